@@ -4,6 +4,7 @@ import ivrik.app.session.Session;
 import ivrik.app.theme.Palette;
 import ivrik.app.widget.Controls;
 import ivrik.app.widget.Drawing;
+import ivrik.app.widget.TooltipText;
 import ivrik.core.look.Burst;
 import ivrik.core.look.BurstEdits;
 import ivrik.core.motion.Anchor;
@@ -14,6 +15,7 @@ import ivrik.core.motion.Phase;
 import ivrik.core.motion.Rational;
 
 import javafx.beans.property.ObjectProperty;
+import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -25,12 +27,13 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /**
- * Draws a burst frame by frame. The phases of a peak envelope are dragged: vertically by their tops,
- * horizontally by their outer sides.
+ * Draws a burst frame by frame. A phase of a peak envelope has two handles: its top for the strength, its
+ * outer side for the length. The handle under the pointer is marked, and a drag shows its number.
  */
 final class BurstDrawing extends Drawing {
     private static final double SIDE = 6;
-    private static final double GRIP = 5;
+    private static final double GRIP = 6;
+    private static final double HANDLE = 4;
 
     /** Free frames on each side. */
     private static final int AROUND = 2;
@@ -38,8 +41,8 @@ final class BurstDrawing extends Drawing {
     private final Session session;
     private Burst burst;
     private Session.Gesture gesture;
-    private Bar held;
-    private boolean byItsSide;
+    private Handle held;
+    private Handle hovered;
     private PeakEnvelope before;
 
     /**
@@ -56,6 +59,9 @@ final class BurstDrawing extends Drawing {
         }
     }
 
+    /** A part of the drawing that is dragged. */
+    private record Handle(Bar bar, boolean isSide) {}
+
     BurstDrawing(Session session, ObjectProperty<Palette> palette) {
         super(palette);
         this.session = session;
@@ -65,7 +71,19 @@ final class BurstDrawing extends Drawing {
         setAccessibleText("Burst strength, frame by frame");
         setOnMousePressed(this::pressed);
         setOnMouseDragged(this::dragged);
-        setOnMouseReleased(e -> gesture = null);
+        setOnMouseReleased(
+                e -> {
+                    gesture = null;
+                    hover(e.getX(), e.getY());
+                });
+        setOnMouseMoved(e -> hover(e.getX(), e.getY()));
+        setOnMouseExited(e -> hover(-1, -1));
+        TooltipText.install(
+                this,
+                () ->
+                        "Drag the top of a phase to change its strength, Alt: by 1 %\n"
+                                + "Drag its outer side to change its length\n"
+                                + "Double-click splits a phase, right-click deletes it");
     }
 
     void show(Burst shown) {
@@ -147,6 +165,7 @@ final class BurstDrawing extends Drawing {
                 g.fillRect(x(f), top, x(f + 1) - x(f) - 0.6, high);
             }
         }
+        drawHandle(g, p);
         g.setStroke(p.colour("line"));
         g.setLineWidth(1);
         g.strokeLine(0, Math.rint(base()) + 0.5, w, Math.rint(base()) + 0.5);
@@ -156,43 +175,86 @@ final class BurstDrawing extends Drawing {
         g.strokeLine(foot - 4, base() + 7, foot + 4, base() + 7);
         g.setFill(p.colour("quiet"));
         g.setFont(p.numberFont(11));
-        g.fillText("-" + Controls.plain(burst.envelope().before()), 4, h - 5);
-        String after = "+" + Controls.plain(burst.envelope().after()) + " frames";
+        g.fillText("-" + Controls.plain(burst.framesBefore()), 4, h - 5);
+        String after = "+" + Controls.plain(burst.framesAfter()) + " frames";
         g.setTextAlign(TextAlignment.RIGHT);
         g.fillText(after, w - 4, h - 5);
         g.setTextAlign(TextAlignment.LEFT);
     }
 
+    /** The handle at a point; null if there is none. */
+    private Handle at(double x, double y) {
+        for (Bar bar : bars()) {
+            boolean isBelowTop = Math.abs(y - base()) < Math.abs(y(bar.strength) - base()) - GRIP;
+            if (Math.abs(x - x(bar.outer())) < GRIP && (isBelowTop || y > base())) {
+                return new Handle(bar, true);
+            }
+        }
+        for (Bar bar : bars()) {
+            if (x >= x(bar.from) && x < x(bar.to) && y <= base() + GRIP) {
+                return new Handle(bar, false);
+            }
+        }
+        return null;
+    }
+
+    private void hover(double x, double y) {
+        hovered = burst == null ? null : at(x, y);
+        setCursor(
+                hovered == null
+                        ? Cursor.DEFAULT
+                        : hovered.isSide ? Cursor.H_RESIZE : Cursor.V_RESIZE);
+        redraw();
+    }
+
+    /** Marks the dragged or hovered handle, with its number. */
+    private void drawHandle(GraphicsContext g, Palette p) {
+        Handle handle = gesture == null ? hovered : held;
+        if (handle == null) {
+            return;
+        }
+        Bar bar =
+                bars().stream()
+                        .filter(b -> b.later == handle.bar.later && b.number == handle.bar.number)
+                        .findFirst()
+                        .orElse(handle.bar);
+        double top = y(bar.strength);
+        double width = x(bar.to) - x(bar.from);
+        g.setFill(p.colour("quiet"));
+        g.fillRect(x(bar.from), Math.min(top, base()), width, Math.abs(base() - top));
+        g.setFill(p.colour("type"));
+        if (handle.isSide) {
+            double high = Math.max(Math.abs(base() - top), HANDLE);
+            g.fillRect(x(bar.outer()) - HANDLE / 2, Math.min(top, base()), HANDLE, high);
+        } else {
+            g.fillRect(x(bar.from), top - HANDLE / 2, width, HANDLE);
+        }
+        String number =
+                handle.isSide
+                        ? Controls.plain(bar.to - bar.from) + " frames"
+                        : Math.round(100 * bar.strength) + " %";
+        g.setFont(p.numberFont(11));
+        g.fillText(number, 4, 14);
+    }
+
     private void pressed(MouseEvent e) {
         gesture = null;
-        held = null;
         if (!(burst.envelope() instanceof PeakEnvelope peakEnvelope)) {
             return;
         }
-        for (Bar bar : bars()) {
-            if (Math.abs(e.getX() - x(bar.outer())) < GRIP) {
-                held = bar;
-                byItsSide = true;
-            }
-        }
-        for (Bar bar : bars()) {
-            if (held == null && e.getX() >= x(bar.from) && e.getX() < x(bar.to)) {
-                held = bar;
-                byItsSide = false;
-            }
-        }
+        held = at(e.getX(), e.getY());
         if (held == null) {
             return;
         }
         if (e.getButton() == MouseButton.SECONDARY) {
             edit("Delete phase", h -> phase(h, phase -> List.of()));
             held = null;
-        } else if (e.getClickCount() == 2 && !byItsSide) {
+        } else if (e.getClickCount() == 2 && !held.isSide) {
             edit("Split phase", h -> phase(h, BurstDrawing::split));
             held = null;
         } else {
             before = peakEnvelope;
-            gesture = session.gesture("Shape " + burst.name());
+            gesture = session.gesture("Phase of a burst");
         }
     }
 
@@ -203,7 +265,7 @@ final class BurstDrawing extends Drawing {
     }
 
     private PeakEnvelope phase(PeakEnvelope peakEnvelope, Function<Phase, List<Phase>> change) {
-        return BurstEdits.withPhase(peakEnvelope, held.later, held.number, change);
+        return BurstEdits.withPhase(peakEnvelope, held.bar.later, held.bar.number, change);
     }
 
     private void edit(String name, UnaryOperator<PeakEnvelope> change) {
@@ -216,15 +278,16 @@ final class BurstDrawing extends Drawing {
             return;
         }
         PeakEnvelope shaped;
-        if (byItsSide) {
-            double outward = (frame(e.getX()) - held.outer()) * (held.later ? 1 : -1);
-            int frames = (int) Math.clamp(held.to - held.from + Math.rint(outward), 0, 1000);
+        Bar bar = held.bar;
+        if (held.isSide) {
+            double outward = (frame(e.getX()) - bar.outer()) * (bar.later ? 1 : -1);
+            int frames = (int) Math.clamp(bar.to - bar.from + Math.rint(outward), 0, 1000);
             shaped = phase(before, phase -> List.of(phase.withFrames(frames)));
         } else {
             double strength = (base() - e.getY()) / (base() - 14);
             double fine = e.isAltDown() ? 100 : 20;
             double to = Math.clamp(Math.rint(strength * fine) / fine, -2, 2);
-            shaped = phase(before, phase -> List.of(phase.withStrength(to)));
+            shaped = phase(before, phase -> List.of(phase.scaledTo(to)));
         }
         String id = burst.id();
         gesture.editLook(look -> look.withBurst(id, b -> b.withEnvelope(shaped)));

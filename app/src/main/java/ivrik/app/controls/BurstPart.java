@@ -20,12 +20,10 @@ import ivrik.core.look.Look;
 import ivrik.core.look.Target.OfBurst;
 import ivrik.core.motion.EnvelopePreset;
 import ivrik.core.motion.PeakEnvelope;
-import ivrik.core.motion.Phase;
 import ivrik.core.treatment.Parameter;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
@@ -33,7 +31,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -51,7 +48,12 @@ final class BurstPart extends IncrementalBuild<Burst> {
         this.id = burst.id();
         BurstDrawing drawing = new BurstDrawing(session, palette);
         showers.add(drawing::show);
-        getChildren().addAll(head(), drawing);
+        BurstHead head = new BurstHead(session, view, id);
+        showers.add(head::show);
+        getChildren().addAll(head, drawing);
+        if (burst.envelope() instanceof PeakEnvelope) {
+            add(() -> phases(burst, look));
+        }
         add(this::shape);
         add(this::anchor);
         add(() -> frames(burst.envelope() instanceof PeakEnvelope));
@@ -64,9 +66,8 @@ final class BurstPart extends IncrementalBuild<Burst> {
                     () ->
                             hint(
                                     "A burst moves channels around its anchor: phases in, a peak,"
-                                        + " phases out. Drag the top of a phase to change its"
-                                        + " strength, its outer edge to change its length."
-                                        + " Double-click splits a phase; right-click deletes it."));
+                                        + " phases out. In the drawing, double-click splits a phase"
+                                        + " and right-click deletes it."));
         }
     }
 
@@ -74,7 +75,14 @@ final class BurstPart extends IncrementalBuild<Burst> {
     static String needs(Burst burst) {
         return burst.id()
                 + burst.envelope().getClass().getSimpleName()
+                + PhaseTable.needs(burst)
                 + burst.drives().stream().map(Burst.Drive::target).toList();
+    }
+
+    private Node phases(Burst burst, Look look) {
+        PhaseTable phases = new PhaseTable(session, burst, look);
+        showers.add(phases::show);
+        return phases;
     }
 
     private Node drives(Burst burst, Look look) {
@@ -89,30 +97,6 @@ final class BurstPart extends IncrementalBuild<Burst> {
 
     private void edit(String name, UnaryOperator<Burst> change) {
         session.editLook(name, change(change));
-    }
-
-    private Node head() {
-        MenuButton title = Controls.menu("burst-name", "Select a burst of this look", this::others);
-        title.getStyleClass().addAll("title", "tight");
-        showers.add(b -> Controls.show(title, b.id(), b.name()));
-        ToggleButton on = Controls.toggle("burst-on", "on", "Turns the burst on or off");
-        on.setOnAction(e -> edit("Turn burst on or off", b -> b.withOn(on.isSelected())));
-        showers.add(b -> on.setSelected(b.on()));
-        Button remove = new Button("delete");
-        remove.getStyleClass().add("plain");
-        remove.setId("burst-remove");
-        remove.setOnAction(
-                e -> {
-                    session.editLook("Delete burst", l -> l.withoutBurst(id));
-                    view.face.set(View.Face.TREATMENT);
-                });
-        return row(title, new HBox(2, on, remove));
-    }
-
-    private List<MenuItem> others() {
-        return session.state().look().map(Look::bursts).orElse(List.of()).stream()
-                .map(b -> item(b.id(), b.name(), () -> session.selectBurst(b.id())))
-                .toList();
     }
 
     private Node shape() {
@@ -179,17 +163,20 @@ final class BurstPart extends IncrementalBuild<Burst> {
         NumberField before =
                 number(
                         BurstParameters.BEFORE,
-                        "Frames before the peak; the phases scale in proportion",
+                        "Frames that the burst changes before its anchor; the phases scale in"
+                                + " proportion",
                         hasPeak ? 0 : 1,
-                        (b, to) -> b.withEnvelope(BurstEdits.stretched(b.envelope(), false, to)));
+                        (b, to) -> BurstEdits.stretched(b, false, to));
         NumberField after =
                 number(
                         BurstParameters.AFTER,
-                        "Frames after the peak; the phases scale in proportion",
+                        "Frames that the burst changes after its anchor; the phases scale in"
+                                + " proportion",
                         hasPeak ? 0 : 1,
-                        (b, to) -> b.withEnvelope(BurstEdits.stretched(b.envelope(), true, to)));
+                        (b, to) -> BurstEdits.stretched(b, true, to));
+        HBox lengths = row(quiet("Frames before"), before, quiet("after"), after);
         if (!hasPeak) {
-            return row(quiet("Frames before"), before, quiet("after"), after);
+            return new VBox(2, lengths, row(tied()));
         }
         NumberField phases =
                 number(
@@ -199,19 +186,19 @@ final class BurstPart extends IncrementalBuild<Burst> {
                         (b, to) ->
                                 b.withEnvelope(
                                         BurstEdits.evened(b.envelope(), (int) Math.rint(to))));
-        NumberField peak =
-                LookNumber.field(
-                        "burst-peak",
-                        new NumberField.Spec("", 1, Phase.MAX_FRAMES, 1, 1, 0, false),
-                        "Half the length of the peak, in frames",
-                        session,
-                        "Peak",
-                        to -> change(peakEnvelope(h -> h.withPeak((int) to))));
-        showers.add(b -> peak.show(b.envelope() instanceof PeakEnvelope h ? h.peak() : 1));
-        return new VBox(
-                2,
-                row(quiet("Frames before"), before, quiet("after"), after),
-                row(quiet("Phases"), phases, quiet("peak"), peak));
+        return new VBox(2, lengths, row(quiet("Phases"), phases, tied()));
+    }
+
+    private ToggleButton tied() {
+        ToggleButton tied =
+                Controls.toggle(
+                        "burst-tied",
+                        "tied",
+                        "Tied bursts of this layer that have one anchor keep one length, also in"
+                                + " other looks");
+        tied.setOnAction(e -> edit("Tie burst", b -> b.withTied(tied.isSelected())));
+        showers.add(b -> tied.setSelected(b.tied()));
+        return tied;
     }
 
     private Node strength() {

@@ -7,7 +7,6 @@ import ivrik.core.look.BurstEdits;
 import ivrik.core.look.Look;
 import ivrik.core.motion.Anchor;
 import ivrik.core.motion.AnchorTime;
-import ivrik.core.motion.Envelope;
 import ivrik.core.motion.Instant;
 import ivrik.core.motion.Occurrence;
 import ivrik.core.motion.PeakEnvelope;
@@ -160,9 +159,8 @@ record BurstBand(Session session, TimeScale scale, double base) {
             return moved(burst, held.standing.anchorTime, by, to - from);
         }
         boolean later = held.grip == Grip.AFTER;
-        Envelope envelope = burst.envelope();
-        double frames = later ? envelope.after() + by : envelope.before() - by;
-        return burst.withEnvelope(BurstEdits.stretched(envelope, later, frames));
+        double frames = later ? burst.framesAfter() + by : burst.framesBefore() - by;
+        return BurstEdits.stretched(burst, later, frames);
     }
 
     /**

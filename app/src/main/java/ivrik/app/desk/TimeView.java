@@ -343,7 +343,7 @@ public final class TimeView extends Drawing {
         String id = held.standing().burst().id();
         session.selectBurst(id);
         Burst before = held.standing().burst();
-        Session.Gesture gesture = session.gesture("Burst " + before.name());
+        Session.Gesture gesture = session.gesture("Edit burst");
         Burst start = session.state().look().flatMap(l -> l.burst(id)).orElse(before);
         drag =
                 move -> {

@@ -2,6 +2,7 @@ package ivrik.app.session;
 
 import ivrik.core.look.Burst;
 import ivrik.core.look.BurstEdits;
+import ivrik.core.look.BurstTitle;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
 import ivrik.core.motion.Instant;
@@ -29,24 +30,23 @@ public final class NoEffectReason {
         if (burst == null) {
             return Optional.empty();
         }
+        String title = BurstTitle.of(state.look().orElseThrow(), burst);
         if (!burst.on()) {
-            return Optional.of("No visible effect: burst " + burst.name() + " is off");
+            return Optional.of("No visible effect: burst " + title + " is off");
         }
         if (burst.drives().isEmpty()) {
-            return Optional.of("No visible effect: burst " + burst.name() + " drives no values");
+            return Optional.of("No visible effect: burst " + title + " drives no values");
         }
         Layer layer = state.layer().orElseThrow();
         Instant instant = session.plans().planner().instant(layer, Rational.of(frame));
         if (burst.anchor().anchorTimes(instant.timelineContext()).isEmpty()) {
-            return Optional.of(
-                    "No visible effect: the anchor of burst " + burst.name() + " was deleted");
+            return Optional.of("No visible effect: the anchor of burst " + title + " was deleted");
         }
         Burst timed = BurstEdits.timed(state.look().orElseThrow(), burst, instant);
         double share =
                 Occurrence.at(timed.anchor(), timed.envelope(), timed.repeat(), instant).share();
         return share == 0
-                ? Optional.of(
-                        "No visible effect: frame " + frame + " is outside burst " + burst.name())
+                ? Optional.of("No visible effect: frame " + frame + " is outside burst " + title)
                 : Optional.empty();
     }
 

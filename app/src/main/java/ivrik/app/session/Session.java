@@ -4,6 +4,7 @@ import ivrik.app.session.State.Selection;
 import ivrik.core.look.Look;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.project.TiedBursts;
 import ivrik.core.render.OverscanFinder;
 
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -111,7 +112,12 @@ public final class Session {
                                 layer ->
                                         project.withLayer(
                                                 layer.id(),
-                                                l -> l.withLook(state().lookNumber(), change)))
+                                                l ->
+                                                        TiedBursts.following(
+                                                                l,
+                                                                l.withLook(
+                                                                        state().lookNumber(),
+                                                                        change))))
                         .orElse(project);
     }
 

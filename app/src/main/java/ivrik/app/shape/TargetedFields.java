@@ -7,6 +7,7 @@ import ivrik.app.session.View;
 import ivrik.app.widget.Controls;
 import ivrik.app.widget.ListenWhileShown;
 import ivrik.app.widget.NumberField;
+import ivrik.core.look.BurstTitle;
 import ivrik.core.look.Dial;
 import ivrik.core.look.DialEdits;
 import ivrik.core.look.Look;
@@ -234,7 +235,7 @@ public final class TargetedFields {
     public static String title(Look look, Target target, boolean one) {
         Stream<String> of =
                 target instanceof Target.OfBurst t
-                        ? look.burst(t.burst()).map(b -> b.name() + ":").stream()
+                        ? look.burst(t.burst()).map(b -> BurstTitle.of(look, b) + ":").stream()
                         : look
                                 .step(target.stepId())
                                 .map(s -> s.kind().description().title())

@@ -63,7 +63,7 @@ final class BurstActions {
         Burst burst = session.state().burst().orElseThrow();
         session.editLook(
                 by < 0 ? "Shorten burst" : "Lengthen burst",
-                l -> l.withBurst(burst.withEnvelope(BurstEdits.widened(burst.envelope(), by))));
+                l -> l.withBurst(BurstEdits.widened(burst, by)));
     }
 
     /** Draws a new seed: of the shown burst, or of the selected channel in the treatment. */

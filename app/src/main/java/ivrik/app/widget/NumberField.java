@@ -46,6 +46,9 @@ public final class NumberField extends StackPane {
                     KeyCode.SUBTRACT,
                     KeyCode.DECIMAL);
 
+    private static final Duration PULSE = Duration.millis(20);
+    private static final int TRIES = 20;
+
     private static final Duration SAID = Duration.seconds(3);
 
     private final Spec spec;
@@ -221,9 +224,13 @@ public final class NumberField extends StackPane {
         return isKey && !e.isShiftDown() || e.getText().matches("[-+.,0-9]");
     }
 
+    /** Leaves the field; it keeps the focus where the window does not take it, as in a sheet. */
     private void leave() {
-        requestFocus();
+        getScene().getRoot().requestFocus();
         EditingDone.fire(this);
+        if (getScene().getFocusOwner() == getScene().getRoot()) {
+            requestFocus();
+        }
     }
 
     /** Opens the next or previous number of the window; a number behind the last is the first. */
@@ -232,8 +239,24 @@ public final class NumberField extends StackPane {
         int by = back ? numbers.size() - 1 : 1;
         String next = numbers.get((numbers.indexOf(this) + by) % numbers.size()).getId();
         Parent root = getScene().getRoot();
-        commit(); // may replace the fields
-        numbers(root).filter(n -> n.getId().equals(next)).findFirst().ifPresent(NumberField::edit);
+        commit();
+        openWhenBuilt(root, next, TRIES);
+    }
+
+    /** Opens a number; controls that the last value has replaced are built over the next pulses. */
+    private static void openWhenBuilt(Parent root, String id, int tries) {
+        numbers(root)
+                .filter(n -> n.getId().equals(id))
+                .findFirst()
+                .ifPresentOrElse(
+                        NumberField::edit,
+                        () -> {
+                            if (tries > 0) {
+                                PauseTransition pulse = new PauseTransition(PULSE);
+                                pulse.setOnFinished(e -> openWhenBuilt(root, id, tries - 1));
+                                pulse.play();
+                            }
+                        });
     }
 
     private static Stream<NumberField> numbers(Node node) {
@@ -241,7 +264,8 @@ public final class NumberField extends StackPane {
             return Stream.empty();
         }
         if (node instanceof NumberField number) {
-            return number.getId() == null ? Stream.empty() : Stream.of(number);
+            boolean isStop = number.getId() != null && number.isFocusTraversable();
+            return isStop ? Stream.of(number) : Stream.empty();
         }
         return node instanceof Parent parent
                 ? parent.getChildrenUnmodifiable().stream().flatMap(NumberField::numbers)

@@ -2,7 +2,9 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.app.session.GraphTargets;
 import ivrik.app.session.View.Face;
+import ivrik.app.widget.Controls;
 import ivrik.app.widget.NumberField;
 import ivrik.core.look.Burst;
 import ivrik.core.look.Burst.Direction;
@@ -23,6 +25,12 @@ import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Settings;
 import ivrik.media.encode.StillWriter;
 
+import javafx.event.ActionEvent;
+import javafx.scene.Cursor;
+import javafx.scene.Node;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 
@@ -95,7 +103,7 @@ class BurstWindowTest {
         assertThat(burst().directions())
                 .containsExactly(Direction.AS_SET, Direction.FIXED, Direction.REVERSED);
         assertThat(d.window.view().face.get()).isEqualTo(Face.BURST);
-        assertThat(d.words()).contains("Shift burst", "the cut at 96");
+        assertThat(d.words()).contains("Shift x", "the cut at 96");
         assertThat(x(95)).isEqualTo(x(96)).isNotZero();
         assertThat(x(88)).isZero();
         d.key(KeyCode.CONTROL, KeyCode.Z);
@@ -259,6 +267,73 @@ class BurstWindowTest {
     }
 
     @Test
+    void theHandleUnderThePointerIsShownWithItsNumber() {
+        newBurst();
+        Node drawing = d.find("#burst-drawing");
+        double frames = 2 + 6 + 1 + 1 + 6 + 2.0;
+        d.move(drawing, (2 + 1) / frames, 0.75);
+        assertThat(Driver.<Cursor>on(drawing::getCursor)).isEqualTo(Cursor.V_RESIZE);
+        d.move(drawing, 2 / frames, 0.83);
+        assertThat(Driver.<Cursor>on(drawing::getCursor)).isEqualTo(Cursor.H_RESIZE);
+        d.drag(drawing, 2 / frames, 0.83, -60, 0);
+        assertThat(peakEnvelope().in().getFirst().frames()).isGreaterThan(2);
+        assertThat(peakEnvelope().in().getFirst().strength()).isEqualTo(0.25);
+    }
+
+    @Test
+    void aBurstIsRenamedAndOnlyTheSelectedOneIsTicked() {
+        newBurst();
+        newBurst();
+        assertThat(d.words()).contains("Shift x 2");
+        assertThat(ticked()).containsExactly("Shift x 2");
+        Driver.run(
+                () -> {
+                    ((MenuButton) d.find("#burst-name")).show();
+                    TextField name = (TextField) d.inMenu("#burst-title");
+                    name.setText("Hit");
+                    name.fireEvent(new ActionEvent());
+                });
+        d.settle();
+        assertThat(d.words()).contains("Hit");
+        assertThat(ticked()).containsExactly("Hit");
+    }
+
+    /** The ticked items of the menu of bursts. */
+    private List<String> ticked() {
+        return Driver.on(
+                () -> {
+                    MenuButton menu = (MenuButton) d.find("#burst-name");
+                    menu.show();
+                    List<String> found =
+                            menu.getItems().stream()
+                                    .filter(i -> Controls.isChosen(menu, i))
+                                    .map(MenuItem::getText)
+                                    .toList();
+                    menu.hide();
+                    return found;
+                });
+    }
+
+    @Test
+    void tiedBurstsOfOneCutGetALengthTogether() {
+        newBurst();
+        d.click("#burst-tied");
+        newBurst();
+        d.click("#burst-tied");
+        d.number("#burst-before", "12");
+        assertThat(look().bursts()).extracting(Burst::framesBefore).containsExactly(12.0, 12.0);
+    }
+
+    @Test
+    void theTitleFollowsTheAngle() {
+        newBurst();
+        d.number("#burst-angle", "90");
+        assertThat(d.text("#burst-name")).isEqualTo("Shift y");
+        assertThat(Driver.<GraphTargets>on(() -> d.window.view().graphed.get()))
+                .isEqualTo(new GraphTargets.OfTreatment("y"));
+    }
+
+    @Test
     void numbersDirectionsAndShapesAreChosen() {
         newBurst();
         d.choose("#burst-shape", "Stutter");
@@ -293,7 +368,7 @@ class BurstWindowTest {
                 "the word",
                 () ->
                         Driver.on(() -> d.window.view().notice.get())
-                                .contains("frame 20 is outside burst Shift burst"));
+                                .contains("frame 20 is outside burst Shift x"));
     }
 
     @Test

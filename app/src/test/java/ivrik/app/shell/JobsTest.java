@@ -283,6 +283,32 @@ class JobsTest extends InAWindow {
         done("glitch over a cut", 12);
     }
 
+    /** Three uneven phases on each side of a cut, of which only the mild one is toned down then. */
+    @Test
+    void aTransitionWithUnevenPhases() {
+        drop(still("a"), still("b"));
+        actions = 0;
+        key(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
+        key(KeyCode.SHIFT, KeyCode.K);
+        number("#burst-phases", "2");
+        click("#burst-in-1-frames");
+        for (String value : "5 50 -50 3 110 -110 2 190 -200".split(" ")) {
+            type(value);
+            d.key(KeyCode.TAB); // ends the word
+            d.settle();
+        }
+        assertThat(x(96, 0)).isEqualTo(190);
+        assertThat(x(96, 2)).isEqualTo(-200);
+        assertThat(x(93, 0)).isEqualTo(110, within(1e-9));
+        assertThat(x(88, 2)).isEqualTo(-50, within(1e-9));
+        assertThat(x(85, 0)).isZero();
+        assertThat(x(105, 0)).isEqualTo(50, within(1e-9));
+        number("#burst-in-1-strength", "13");
+        assertThat(x(88, 0)).isLessThan(25);
+        assertThat(x(93, 0)).isEqualTo(110, within(1e-9));
+        done("uneven phases", 16);
+    }
+
     /** The position of a frame, of 96, across the time view. */
     private double at(long frame) {
         double w = d.window.time().getWidth();

@@ -318,9 +318,8 @@ class NoSurpriseTest extends InAWindow {
     }
 
     @Test
-    void aNumberTakesDigitsOnlyWhileEdited() {
+    void aNumberTakesDigitsOnlyWhileFocused() {
         d.importFile(still("a.png", 0.3f));
-        Driver.run(() -> d.find("#red-x").requestFocus());
         d.key(KeyCode.DIGIT3);
         assertThat(d.window.session().state().channel()).isEqualTo(2);
         assertThat(x(0)).isZero();

@@ -24,12 +24,16 @@ import ivrik.core.separation.Separation;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /** Reads and writes a burst: its anchor, its envelope and the values it drives. */
 final class BurstJson {
-    private static final double MAX_PHASE = 1000;
     private static final double MAX_FACTOR = 1e9;
+
+    /** Strengths of the channels that differ from the strength of a phase, by channel id. */
+    private static final String CHANNELS = "channels";
 
     private BurstJson() {}
 
@@ -43,7 +47,7 @@ final class BurstJson {
         node.set("anchor", write(burst.anchor()));
         node.set(
                 burst.envelope() instanceof PeakEnvelope ? "peakEnvelope" : "transition",
-                write(burst.envelope()));
+                write(burst.envelope(), model));
         node.putObject("repeat")
                 .put("every", burst.repeat().every())
                 .put("bpm", burst.repeat().beats())
@@ -59,7 +63,7 @@ final class BurstJson {
                     .put("target", drive.target().address(model))
                     .put("factor", drive.factor());
         }
-        return node;
+        return node.put("tied", burst.tied());
     }
 
     private static JsonNode write(Anchor anchor) {
@@ -72,13 +76,13 @@ final class BurstJson {
         return node;
     }
 
-    private static JsonNode write(Envelope envelope) {
+    private static JsonNode write(Envelope envelope, Separation model) {
         ObjectNode node = Json.MAPPER.createObjectNode();
         switch (envelope) {
             case PeakEnvelope peakEnvelope -> {
-                node.set("in", write(peakEnvelope.in()));
+                node.set("in", write(peakEnvelope.in(), model));
                 node.put("peak", peakEnvelope.peak());
-                peakEnvelope.out().ifPresent(out -> node.set("out", write(out)));
+                peakEnvelope.out().ifPresent(out -> node.set("out", write(out, model)));
                 node.put("ramps", peakEnvelope.ramps());
             }
             case TransitionEnvelope swipe -> {
@@ -90,10 +94,19 @@ final class BurstJson {
         return node;
     }
 
-    private static JsonNode write(List<Phase> phases) {
+    private static JsonNode write(List<Phase> phases, Separation model) {
         ArrayNode node = Json.MAPPER.createArrayNode();
-        phases.forEach(
-                p -> node.addObject().put("frames", p.frames()).put("strength", p.strength()));
+        for (Phase phase : phases) {
+            ObjectNode one =
+                    node.addObject()
+                            .put("frames", phase.frames())
+                            .put("strength", phase.strength());
+            if (!phase.ofChannels().isEmpty()) {
+                ObjectNode own = one.putObject(CHANNELS);
+                new TreeMap<>(phase.ofChannels())
+                        .forEach((c, share) -> own.put(model.channels().get(c).id(), share));
+            }
+        }
         return node;
     }
 
@@ -110,16 +123,17 @@ final class BurstJson {
         Burst rest = Burst.of(id, new Anchor.AtFrame(0), channels);
         return new Burst(
                 id,
-                fields.text("name", id),
+                fields.text("name", ""),
                 fields.flag("on", true),
                 fields.read("anchor", rest.anchor(), BurstJson::anchor),
-                envelope(fields, rest.envelope()),
+                envelope(fields, rest.envelope(), look.model()),
                 fields.read("repeat", Repeat.ONCE, BurstJson::repeat),
                 part(fields, BurstParameters.STRENGTH, Value.of(1)),
                 part(fields, BurstParameters.ANGLE, Value.ZERO),
                 directions(fields, channels),
                 fields.whole("seed", rest.seed(), Long.MIN_VALUE, Long.MAX_VALUE),
-                fields.each("drives", "drive", f -> drive(f, look)));
+                fields.each("drives", "drive", f -> drive(f, look)),
+                fields.flag("tied", false));
     }
 
     private static Value part(Fields fields, String name, Value otherwise) {
@@ -138,22 +152,22 @@ final class BurstJson {
                 fields.whole("frame", 0, -ValueJson.MAX_FRAMES, ValueJson.MAX_FRAMES));
     }
 
-    private static Envelope envelope(Fields fields, Envelope rest) {
+    private static Envelope envelope(Fields fields, Envelope rest, Separation model) {
         return fields.has("transition")
                 ? fields.read("transition", rest, BurstJson::swipe)
-                : fields.read("peakEnvelope", rest, BurstJson::peakEnvelope);
+                : fields.read("peakEnvelope", rest, f -> peakEnvelope(f, model));
     }
 
-    private static PeakEnvelope peakEnvelope(Fields fields) {
+    private static PeakEnvelope peakEnvelope(Fields fields, Separation model) {
         return new PeakEnvelope(
-                phases(fields, "in"),
+                phases(fields, "in", model),
                 (int) fields.whole("peak", 1, 1, Phase.MAX_FRAMES),
-                fields.has("out") ? Optional.of(phases(fields, "out")) : Optional.empty(),
+                fields.has("out") ? Optional.of(phases(fields, "out", model)) : Optional.empty(),
                 fields.flag("ramps", false));
     }
 
-    private static List<Phase> phases(Fields fields, String name) {
-        List<Phase> phases = fields.each(name, "phase", BurstJson::phase);
+    private static List<Phase> phases(Fields fields, String name, Separation model) {
+        List<Phase> phases = fields.each(name, "phase", f -> phase(f, model));
         if (phases.size() > PeakEnvelope.MAX_PHASES) {
             fields.report(
                     phases.size()
@@ -165,10 +179,22 @@ final class BurstJson {
         return phases;
     }
 
-    private static Phase phase(Fields fields) {
+    private static Phase phase(Fields fields, Separation model) {
         return new Phase(
                 (int) fields.whole("frames", 0, Phase.MAX_FRAMES),
-                fields.number("strength", -MAX_PHASE, MAX_PHASE));
+                fields.number("strength", -Phase.MAX_STRENGTH, Phase.MAX_STRENGTH),
+                fields.read(CHANNELS, Map.of(), f -> ofChannels(f, model)));
+    }
+
+    private static Map<Integer, Double> ofChannels(Fields fields, Separation model) {
+        Map<Integer, Double> shares = new TreeMap<>();
+        for (int i = 0; i < model.channels().size(); i++) {
+            String id = model.channels().get(i).id();
+            if (fields.has(id)) {
+                shares.put(i, fields.number(id, 0, -Phase.MAX_STRENGTH, Phase.MAX_STRENGTH));
+            }
+        }
+        return shares;
     }
 
     private static TransitionEnvelope swipe(Fields fields) {

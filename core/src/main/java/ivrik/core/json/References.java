@@ -1,6 +1,7 @@
 package ivrik.core.json;
 
 import ivrik.core.look.Burst;
+import ivrik.core.look.BurstTitle;
 import ivrik.core.look.ChannelState;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
@@ -60,7 +61,7 @@ final class References {
                     where + ", " + look.model().channels().get(i).title());
         }
         for (Burst burst : look.bursts()) {
-            anchor(burst.anchor(), layer, where + ", burst " + burst.name());
+            anchor(burst.anchor(), layer, where + ", burst " + BurstTitle.of(look, burst));
         }
         String matte = look.mask().matte().layer();
         if (!matte.isEmpty() && project.layer(matte).isEmpty()) {

@@ -6,6 +6,7 @@ import ivrik.core.motion.Anchor;
 import ivrik.core.motion.Envelope;
 import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.motion.Repeat;
+import ivrik.core.motion.TransitionEnvelope;
 import ivrik.core.motion.Value;
 
 import java.util.Collections;
@@ -18,6 +19,7 @@ import java.util.stream.Stream;
  * that frame times each drive's factor.
  *
  * @param id unique in its look and stable
+ * @param name title given by hand; empty for a title that says what the burst drives
  * @param anchor the point in time that the burst is relative to
  * @param envelope strength of the effect over time
  * @param repeat whether and how often the burst repeats
@@ -26,6 +28,7 @@ import java.util.stream.Stream;
  * @param directions direction of each channel
  * @param seed seed of random directions
  * @param drives the driven values
+ * @param tied whether the burst has the lengths of the other tied bursts of its layer with its anchor
  */
 @RecordBuilder
 public record Burst(
@@ -39,7 +42,8 @@ public record Burst(
         Value angleDegrees,
         List<Direction> directions,
         long seed,
-        List<Drive> drives)
+        List<Drive> drives,
+        boolean tied)
         implements BurstBuilder.With {
     public Burst {
         directions = List.copyOf(directions);
@@ -50,7 +54,7 @@ public record Burst(
     public static Burst of(String id, Anchor anchor, int channels) {
         return new Burst(
                 id,
-                id,
+                "",
                 true,
                 anchor,
                 PeakEnvelope.even(6, 3),
@@ -59,7 +63,39 @@ public record Burst(
                 Value.ZERO,
                 Collections.nCopies(channels, Direction.AS_SET),
                 ChannelSettings.FIRST_SEED,
-                List.of());
+                List.of(),
+                false);
+    }
+
+    /** Frames before the anchor that the burst changes. */
+    public double framesBefore() {
+        return envelope.before() + peakBefore();
+    }
+
+    /** Frames from the anchor on that the burst changes, without the anchor's own frame. */
+    public double framesAfter() {
+        return envelope.after() + peakBefore();
+    }
+
+    /**
+     * This burst with other lengths, of which the peak is not changed.
+     *
+     * @param before {@link #framesBefore}
+     * @param after {@link #framesAfter}
+     */
+    public Burst timed(double before, double after, int phases) {
+        double peak = peakBefore();
+        return withEnvelope(
+                envelope.timed(Math.max(0, before - peak), Math.max(0, after - peak), phases));
+    }
+
+    /** Frames of the peak on each side of the anchor. */
+    private int peakBefore() {
+        return switch (envelope) {
+            case PeakEnvelope hill ->
+                    anchor instanceof Anchor.AtCut ? hill.peak() : hill.peak() - 1;
+            case TransitionEnvelope swipe -> 0;
+        };
     }
 
     /** Sign with which a burst drives a channel. */

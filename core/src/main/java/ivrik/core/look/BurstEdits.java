@@ -34,14 +34,12 @@ public final class BurstEdits {
     public static Burst of(Look look, Anchor anchor, Optional<Step> step) {
         int channels = look.channels().size();
         Burst burst = Burst.of(look.freeBurstId(), anchor, channels);
-        String title = step.map(s -> s.kind().description().title() + " burst").orElse("Burst");
-        Burst named = burst.withName(title);
         if (step.isEmpty()) {
-            return named;
+            return burst;
         }
         Description d = step.get().kind().description();
         boolean parts = d.control() == Control.PAD;
-        return named.withDirections(parts ? opposite(channels) : burst.directions())
+        return burst.withDirections(parts ? opposite(channels) : burst.directions())
                 .withDrives(drives(step.get(), parts ? d.parameter("x") : d.main(), channels));
     }
 
@@ -110,22 +108,22 @@ public final class BurstEdits {
     }
 
     /**
-     * An envelope of another length on one side, in proportion. The other side follows if the envelope is
-     * symmetric.
+     * A burst of another length on one side, with its phases in proportion. The other side follows if the
+     * envelope is symmetric.
      *
-     * @param later whether to change the side after the peak
+     * @param later whether to change the side after the anchor
+     * @param frames frames on that side, see {@link Burst#framesBefore}
      */
-    public static Envelope stretched(Envelope envelope, boolean later, double frames) {
-        double to = Math.max(0, frames);
+    public static Burst stretched(Burst burst, boolean later, double frames) {
         boolean both =
-                switch (envelope) {
+                switch (burst.envelope()) {
                     case PeakEnvelope peakEnvelope -> peakEnvelope.out().isEmpty();
                     case TransitionEnvelope swipe -> swipe.before() == swipe.after();
                 };
-        return envelope.timed(
-                both || !later ? to : envelope.before(),
-                both || later ? to : envelope.after(),
-                envelope.phases());
+        return burst.timed(
+                both || !later ? frames : burst.framesBefore(),
+                both || later ? frames : burst.framesAfter(),
+                burst.envelope().phases());
     }
 
     /**
@@ -173,11 +171,9 @@ public final class BurstEdits {
                 : even;
     }
 
-    /** An envelope longer by some frames on each side; shorter if negative. */
-    public static Envelope widened(Envelope envelope, int by) {
-        return envelope.timed(
-                Math.max(0, envelope.before() + by),
-                Math.max(0, envelope.after() + by),
-                envelope.phases());
+    /** A burst longer by some frames on each side; shorter if negative. */
+    public static Burst widened(Burst burst, int by) {
+        return burst.timed(
+                burst.framesBefore() + by, burst.framesAfter() + by, burst.envelope().phases());
     }
 }

@@ -3,17 +3,18 @@ package ivrik.core.look;
 import ivrik.core.filter.Affine;
 import ivrik.core.look.Burst.Direction;
 import ivrik.core.look.Burst.Drive;
-import ivrik.core.look.Target.OfChannel;
-import ivrik.core.look.Target.OfStep;
+import ivrik.core.motion.Envelope;
 import ivrik.core.motion.Hash;
 import ivrik.core.motion.Instant;
 import ivrik.core.motion.Occurrence;
 import ivrik.core.motion.RandomKey;
 import ivrik.core.treatment.Parameter;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ObjDoubleConsumer;
 
 /** Evaluates what a burst adds to its driven values at one instant. */
@@ -22,6 +23,8 @@ final class BurstEvaluator {
     private final Burst burst;
     private final Instant instant;
     private final String place;
+    private final Set<Integer> differing;
+    private final Map<Integer, Occurrence> occurrences = new HashMap<>();
 
     /**
      * @param place identifies the layer and look, as salt of random values
@@ -31,15 +34,14 @@ final class BurstEvaluator {
         this.burst = burst;
         this.instant = instant;
         this.place = place;
+        this.differing = burst.envelope().differing();
     }
 
     void add(ObjDoubleConsumer<Target> sums) {
         if (!burst.on()) {
             return;
         }
-        Occurrence occurrence =
-                Occurrence.at(burst.anchor(), burst.envelope(), burst.repeat(), instant);
-        if (occurrence.share() == 0) {
+        if (differing.isEmpty() && occurrence(Envelope.ALL).share() == 0) {
             return;
         }
         Map<Target, Double> factors = new LinkedHashMap<>();
@@ -47,15 +49,24 @@ final class BurstEvaluator {
             factors.merge(drive.target(), drive.factor(), Double::sum);
         }
         factors.keySet().stream()
-                .flatMap(t -> Partner.of(look, t).stream())
+                .flatMap(t -> XyPair.of(look, t).map(pair -> pair.other(t)).stream())
                 .toList()
-                .forEach(partner -> factors.putIfAbsent(partner.target(), 0.0));
+                .forEach(other -> factors.putIfAbsent(other, 0.0));
         double strength = burst.strength().at(instant);
         factors.forEach(
                 (target, factor) -> {
-                    double direction = strength * directed(target, factor, factors, occurrence);
-                    sums.accept(target, occurrence.share() * arriving(target, direction));
+                    Occurrence occurrence = occurrence(target.channel());
+                    if (occurrence.share() != 0) {
+                        double direction = strength * directed(target, factor, factors, occurrence);
+                        sums.accept(target, occurrence.share() * arriving(target, direction));
+                    }
                 });
+    }
+
+    private Occurrence occurrence(int channel) {
+        return occurrences.computeIfAbsent(
+                differing.contains(channel) ? channel : Envelope.ALL,
+                c -> Occurrence.at(burst.anchor(), burst.envelope(), burst.repeat(), instant, c));
     }
 
     /** Rounds the final value of a driven integer parameter. */
@@ -69,8 +80,8 @@ final class BurstEvaluator {
     private double directed(
             Target target, double factor, Map<Target, Double> factors, Occurrence occurrence) {
         Direction direction = direction(target);
-        Optional<Partner> partner = Partner.of(look, target);
-        if (partner.isEmpty()) {
+        Optional<XyPair> pair = XyPair.of(look, target);
+        if (pair.isEmpty()) {
             return switch (direction) {
                 case AS_SET -> factor;
                 case REVERSED -> -factor;
@@ -80,11 +91,11 @@ final class BurstEvaluator {
         }
         double turn = direction == Direction.RANDOM ? 180 * random(target, occurrence) : 0;
         Affine turned = Affine.turned(burst.angleDegrees().at(instant) + turn, 0, 0);
-        double other = factors.getOrDefault(partner.get().target(), 0.0);
+        double other = factors.getOrDefault(pair.get().other(target), 0.0);
         double sign = direction == Direction.FIXED ? 0 : direction == Direction.REVERSED ? -1 : 1;
         // clockwise rotation where y points down: x' = c x - s y, y' = s x + c y
         return sign
-                * (partner.get().isAcross()
+                * (pair.get().isX(target)
                         ? turned.xx() * factor + turned.yx() * other
                         : turned.xy() * other + turned.yy() * factor);
     }
@@ -104,7 +115,7 @@ final class BurstEvaluator {
                 new RandomKey(
                         burst.seed(),
                         RandomKey.origin(instant.variation(), place, "burst/" + burst.id()));
-        String what = Partner.of(look, target).map(Partner::both).orElseGet(() -> name(target));
+        String what = XyPair.of(look, target).map(XyPair::salt).orElseGet(() -> name(target));
         return Hash.signed(
                 draw.at(
                         occurrence.number(),
@@ -114,57 +125,5 @@ final class BurstEvaluator {
 
     private String name(Target target) {
         return FormerNames.address(target, look);
-    }
-
-    /**
-     * The other value of the x/y pair of one step in one channel.
-     *
-     * @param both salt of the pair
-     * @param isAcross whether the requested value is x
-     */
-    private record Partner(Target target, String both, boolean isAcross) {
-        static Optional<Partner> of(Look look, Target target) {
-            return switch (target) {
-                case OfChannel t ->
-                        other(look, t.step(), t.parameter())
-                                .map(o -> new OfChannel(t.step(), t.channel(), o))
-                                .map(
-                                        o ->
-                                                of(
-                                                        o,
-                                                        FormerNames.step(t.step())
-                                                                + "/"
-                                                                + t.channel(),
-                                                        t.parameter()));
-                case OfStep t ->
-                        other(look, t.step(), t.parameter())
-                                .map(o -> new OfStep(t.step(), o))
-                                .map(o -> of(o, FormerNames.step(t.step()), t.parameter()));
-                case Target.OfPlacement t ->
-                        t.part().equals("x") || t.part().equals("y")
-                                ? Optional.of(
-                                        of(
-                                                new Target.OfPlacement(
-                                                        t.part().equals("x") ? "y" : "x"),
-                                                "place",
-                                                t.part()))
-                                : Optional.empty();
-                default -> Optional.empty();
-            };
-        }
-
-        private static Partner of(Target other, String both, String parameter) {
-            return new Partner(other, both, parameter.equals("x"));
-        }
-
-        private static Optional<String> other(Look look, String step, String parameter) {
-            boolean pair =
-                    (parameter.equals("x") || parameter.equals("y"))
-                            && look.step(step)
-                                    .map(s -> s.kind().description())
-                                    .filter(d -> d.knows("x") && d.knows("y"))
-                                    .isPresent();
-            return pair ? Optional.of(parameter.equals("x") ? "y" : "x") : Optional.empty();
-        }
     }
 }

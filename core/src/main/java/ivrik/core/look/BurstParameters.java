@@ -15,10 +15,10 @@ public final class BurstParameters {
     /** Offset from the anchor in frames. */
     public static final String OFFSET = "offset";
 
-    /** Frames of the phases before the peak. */
+    /** Frames before the anchor, with the peak. */
     public static final String BEFORE = "before";
 
-    /** Frames of the phases after the peak. */
+    /** Frames after the anchor, with the peak. */
     public static final String AFTER = "after";
 
     /** Number of phases before the peak. */
@@ -54,25 +54,24 @@ public final class BurstParameters {
                                     b.withRepeat(b.repeat().withOffsetFrames((int) Math.rint(n)))),
                     frames(
                             BEFORE,
-                            "before the peak",
+                            "frames before",
                             0,
-                            b -> b.envelope().before(),
-                            (b, n) -> timed(b, n, b.envelope().after(), b.envelope().phases())),
+                            Burst::framesBefore,
+                            (b, n) -> b.timed(n, b.framesAfter(), b.envelope().phases())),
                     frames(
                             AFTER,
-                            "after the peak",
+                            "frames after",
                             0,
-                            b -> b.envelope().after(),
-                            (b, n) -> timed(b, b.envelope().before(), n, b.envelope().phases())),
+                            Burst::framesAfter,
+                            (b, n) -> b.timed(b.framesBefore(), n, b.envelope().phases())),
                     new Part(
                             PHASES,
                             Parameter.of(PHASES, "phases", "", 0, 100, 0, 1),
                             b -> Value.of(b.envelope().phases()),
                             (b, v) ->
-                                    timed(
-                                            b,
-                                            b.envelope().before(),
-                                            b.envelope().after(),
+                                    b.timed(
+                                            b.framesBefore(),
+                                            b.framesAfter(),
                                             (int) Math.rint(v.rest()))),
                     new Part(
                             REPEAT,
@@ -104,10 +103,6 @@ public final class BurstParameters {
                 Parameter.of(name, title, "frames", min, Phase.MAX_FRAMES, 0, 1),
                 b -> Value.of(read.apply(b).doubleValue()),
                 (b, v) -> with.apply(b, v.rest()));
-    }
-
-    private static Burst timed(Burst burst, double before, double after, int phases) {
-        return burst.withEnvelope(burst.envelope().timed(before, after, phases));
     }
 
     /** The part of a name; empty if there is none. */

@@ -11,11 +11,15 @@ import ivrik.core.look.Target.OfPlacement;
 import ivrik.core.look.Target.OfShutter;
 import ivrik.core.look.Target.OfStep;
 import ivrik.core.look.Target.OfStrength;
+import ivrik.core.motion.Envelope;
+import ivrik.core.motion.PeakEnvelope;
 import ivrik.core.separation.ChannelKind;
 import ivrik.core.separation.Separation;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -126,7 +130,23 @@ public record ModelChange(Look look, List<String> kept) {
                                                 i < 0 || i >= burst.directions().size()
                                                         ? Burst.Direction.AS_SET
                                                         : burst.directions().get(i))
-                                .toList());
+                                .toList())
+                .withEnvelope(moved(burst.envelope(), from));
+    }
+
+    private static Envelope moved(Envelope envelope, int[] from) {
+        return envelope instanceof PeakEnvelope peak
+                ? peak.each(
+                        phase -> {
+                            Map<Integer, Double> shares = new HashMap<>();
+                            phase.ofChannels()
+                                    .forEach(
+                                            (channel, share) ->
+                                                    channels(from, channel)
+                                                            .forEach(c -> shares.put(c, share)));
+                            return phase.withOfChannels(shares);
+                        })
+                : envelope;
     }
 
     /** The targets that replace a target, one per channel that took over the settings. */

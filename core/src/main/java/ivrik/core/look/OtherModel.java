@@ -2,9 +2,14 @@ package ivrik.core.look;
 
 import ivrik.core.look.Burst.Drive;
 import ivrik.core.look.Dial.Link;
+import ivrik.core.motion.Envelope;
+import ivrik.core.motion.PeakEnvelope;
+import ivrik.core.motion.Phase;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
@@ -132,7 +137,37 @@ final class OtherModel {
                 directions.set(i, found.directions().get(i));
             }
         }
-        return burst.withDrives(drives).withDirections(directions);
+        return burst.withDrives(drives)
+                .withDirections(directions)
+                .withEnvelope(envelope(burst.envelope(), found.envelope(), isOwn));
+    }
+
+    /** An envelope with the kept shares of some channels, if the envelopes have equal phases. */
+    private static Envelope envelope(Envelope envelope, Envelope kept, IntPredicate isOwn) {
+        return envelope instanceof PeakEnvelope now
+                        && kept instanceof PeakEnvelope former
+                        && now.in().size() == former.in().size()
+                        && now.out().map(List::size).equals(former.out().map(List::size))
+                ? now.withIn(phases(now.in(), former.in(), isOwn))
+                        .withOut(now.out().map(out -> phases(out, former.down(), isOwn)))
+                : envelope;
+    }
+
+    private static List<Phase> phases(List<Phase> now, List<Phase> kept, IntPredicate isOwn) {
+        List<Phase> phases = new ArrayList<>();
+        for (int i = 0; i < now.size(); i++) {
+            Map<Integer, Double> shares = new HashMap<>(now.get(i).ofChannels());
+            kept.get(i)
+                    .ofChannels()
+                    .forEach(
+                            (channel, share) -> {
+                                if (isOwn.test(channel)) {
+                                    shares.put(channel, share);
+                                }
+                            });
+            phases.add(now.get(i).withOfChannels(shares));
+        }
+        return phases;
     }
 
     private static List<Dial> dials(Look look, Look kept, IntPredicate isOwn) {

@@ -1,9 +1,28 @@
 package ivrik.core.motion;
 
+import java.util.Set;
+
 /** An animation around an anchor, as a share of its full strength. */
 public sealed interface Envelope permits PeakEnvelope, TransitionEnvelope {
+    /** Index of all channels together. */
+    int ALL = -1;
+
     /** The share at a moment: exactly 0 before the start, {@link #remains} after the end. */
-    double at(AnchorTime anchorTime, Rational moment);
+    default double at(AnchorTime anchorTime, Rational moment) {
+        return at(anchorTime, moment, ALL);
+    }
+
+    /**
+     * The share of one channel at a moment.
+     *
+     * @param channel channel index, or {@link #ALL}
+     */
+    double at(AnchorTime anchorTime, Rational moment, int channel);
+
+    /** Indices of the channels that have shares of their own in some phase. */
+    default Set<Integer> differing() {
+        return Set.of();
+    }
 
     /** Index of the phase at a moment; random directions change with it. */
     long phase(AnchorTime anchorTime, Rational moment);

@@ -20,6 +20,16 @@ public record Occurrence(AnchorTime anchorTime, long number, double share) {
      * The strongest repetition at an instant. For transitions that stay, the sum of all repetitions so far.
      */
     public static Occurrence at(Anchor anchor, Envelope envelope, Repeat repeat, Instant instant) {
+        return at(anchor, envelope, repeat, instant, Envelope.ALL);
+    }
+
+    /**
+     * The same for one channel, which may have shares of its own.
+     *
+     * @param channel channel index, or {@link Envelope#ALL}
+     */
+    public static Occurrence at(
+            Anchor anchor, Envelope envelope, Repeat repeat, Instant instant, int channel) {
         boolean stays = envelope.remains() != 0;
         Occurrence best = NONE;
         double sum = 0;
@@ -33,7 +43,7 @@ public record Occurrence(AnchorTime anchorTime, long number, double share) {
                 if (anchorTime.to(instant.frame()).toDouble() < -envelope.extent()) {
                     break;
                 }
-                double share = envelope.at(anchorTime, instant.frame());
+                double share = envelope.at(anchorTime, instant.frame(), channel);
                 sum += share;
                 if (Math.abs(share) > Math.abs(best.share)) {
                     best = new Occurrence(anchorTime, anchors * MAX + k, share);

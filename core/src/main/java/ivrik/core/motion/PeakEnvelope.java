@@ -5,6 +5,10 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Rises in phases to a peak and falls back, in whole frames around the anchor.
@@ -51,6 +55,12 @@ public record PeakEnvelope(List<Phase> in, int peak, Optional<List<Phase>> out, 
         return out.orElseGet(in::reversed);
     }
 
+    /** This envelope with each phase replaced. */
+    public PeakEnvelope each(UnaryOperator<Phase> change) {
+        return withIn(in.stream().map(change).toList())
+                .withOut(out.map(phases -> phases.stream().map(change).toList()));
+    }
+
     private static int frames(List<Phase> phases) {
         int frames = 0;
         for (Phase phase : phases) {
@@ -87,7 +97,7 @@ public record PeakEnvelope(List<Phase> in, int peak, Optional<List<Phase>> out, 
     }
 
     @Override
-    public double at(AnchorTime anchorTime, Rational moment) {
+    public double at(AnchorTime anchorTime, Rational moment, int channel) {
         Rational frame = Rational.of(moment.floor());
         List<Phase> outward = outward(anchorTime, frame);
         int phase = phase(outward, anchorTime.distance(frame));
@@ -95,8 +105,15 @@ public record PeakEnvelope(List<Phase> in, int peak, Optional<List<Phase>> out, 
             return 0; // exactly 0 outside, also between frames
         }
         return ramps
-                ? ramp(outward(anchorTime, moment), anchorTime.distance(moment))
-                : strength(outward, phase);
+                ? ramp(outward(anchorTime, moment), anchorTime.distance(moment), channel)
+                : strength(outward, phase, channel);
+    }
+
+    @Override
+    public Set<Integer> differing() {
+        return Stream.concat(in.stream(), down().stream())
+                .flatMap(phase -> phase.ofChannels().keySet().stream())
+                .collect(Collectors.toSet());
     }
 
     /** Index of the phase: 0 at the peak, positive after it, negative before. */
@@ -126,21 +143,21 @@ public record PeakEnvelope(List<Phase> in, int peak, Optional<List<Phase>> out, 
         return distance > reached ? outward.size() + 1 : phase;
     }
 
-    private static double strength(List<Phase> outward, int phase) {
-        return phase == 0 ? 1 : outward.get(phase - 1).strength();
+    private static double strength(List<Phase> outward, int phase, int channel) {
+        return phase == 0 ? 1 : outward.get(phase - 1).strength(channel);
     }
 
-    private double ramp(List<Phase> outward, double distance) {
+    private double ramp(List<Phase> outward, double distance, int channel) {
         double from = peak - 1.0;
         double strength = 1;
         double begins = peak;
         for (Phase phase : outward) {
             if (phase.frames() > 0) {
                 if (distance <= begins) {
-                    return between(distance, from, strength, begins, phase.strength());
+                    return between(distance, from, strength, begins, phase.strength(channel));
                 }
                 from = begins;
-                strength = phase.strength();
+                strength = phase.strength(channel);
                 begins += phase.frames();
             }
         }

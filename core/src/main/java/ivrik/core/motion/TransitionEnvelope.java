@@ -37,7 +37,7 @@ public record TransitionEnvelope(double before, double after, Ease ease, boolean
     }
 
     @Override
-    public double at(AnchorTime anchorTime, Rational moment) {
+    public double at(AnchorTime anchorTime, Rational moment, int channel) {
         double x = anchorTime.to(moment).toDouble();
         if (x <= -before) {
             return 0;

@@ -125,7 +125,7 @@ class WholeProjectTest {
     }
 
     private static List<Burst> bursts() {
-        Phase phase = new Phase(3, 0.4);
+        Phase phase = new Phase(3, 0.4, Map.of(1, -0.2));
         List<Burst.Drive> drives =
                 List.of(
                         new Burst.Drive(new Target.OfChannel("shift-1", 1, "x"), 4.5),
@@ -152,7 +152,8 @@ class WholeProjectTest {
                                 Burst.Direction.REVERSED,
                                 Burst.Direction.AS_SET),
                         Long.MAX_VALUE,
-                        drives);
+                        drives,
+                        true);
         return List.of(
                 peakEnvelope,
                 Burst.of("swipe", new Anchor.AtCut("clip-2"), 4)

@@ -57,8 +57,10 @@ final class ShutterPart extends VBox {
                         "shutter-samples",
                         new NumberField.Spec(
                                 "", 2, Shutter.MAX_SAMPLES, Shutter.OFF.samples(), 1, 0, false),
-                        "Motion blur samples per frame: fast moves need more; render time grows in"
-                                + " proportion",
+                        "Least number of motion blur samples per frame. A fast movement gets one"
+                            + " per pixel, up to "
+                                + Shutter.MOST_SAMPLES
+                                + "; render time grows in proportion",
                         session,
                         "Change motion blur samples",
                         to -> change(s -> s.withSamples((int) Math.rint(to))));

@@ -14,7 +14,7 @@ import java.util.stream.LongStream;
  *
  * @param angleDegrees 360 is the duration of a frame; 0 is no blur
  * @param phaseDegrees start of the exposure relative to the frame
- * @param samples number of instants per exposure
+ * @param samples least number of instants per exposure; a fast movement gets more
  */
 @RecordBuilder
 public record Shutter(Value angleDegrees, double phaseDegrees, int samples)
@@ -23,6 +23,9 @@ public record Shutter(Value angleDegrees, double phaseDegrees, int samples)
 
     public static final double MAX_DEGREES = 720;
     public static final int MAX_SAMPLES = 256;
+
+    /** Largest number of instants of a fast movement. */
+    public static final int MOST_SAMPLES = 1024;
 
     private static final double TURN = 360;
 
@@ -44,12 +47,13 @@ public record Shutter(Value angleDegrees, double phaseDegrees, int samples)
      * The sampled instants: the centres of equal parts of the exposure.
      *
      * @param angle in degrees, greater than 0
+     * @param count number of instants
      */
-    public List<Instant> moments(Instant instant, double angle) {
-        return LongStream.range(0, samples)
+    public List<Instant> moments(Instant instant, double angle, int count) {
+        return LongStream.range(0, count)
                 .mapToObj(
                         i -> {
-                            double share = (phaseDegrees + angle * (i + 0.5) / samples) / TURN;
+                            double share = (phaseDegrees + angle * (i + 0.5) / count) / TURN;
                             Rational later = new Rational(Math.round(share * PARTS), PARTS);
                             return instant.withFrame(instant.frame().plus(later));
                         })

@@ -26,6 +26,7 @@ import ivrik.core.motion.Instant;
 import ivrik.core.motion.Jitter;
 import ivrik.core.motion.RandomKey;
 import ivrik.core.motion.Value;
+import ivrik.core.picture.Size;
 import ivrik.core.rejoin.ChannelPrint;
 import ivrik.core.render.Plan.ChannelSourcePlan;
 import ivrik.core.render.Plan.HuePlan;
@@ -52,6 +53,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Evaluates all values of one look at one instant. */
 public final class LookPlanner {
@@ -108,7 +110,14 @@ public final class LookPlanner {
 
     /** The plan without pictures from the rest of the project. */
     LookPlan alone() {
-        return exposed(ColourSpace.SRGB, NOTHING, 1);
+        return alone(new Size(1, 1));
+    }
+
+    /**
+     * The same for a sequence size, on which the number of motion blur samples depends.
+     */
+    LookPlan alone(Size size) {
+        return exposed(ColourSpace.SRGB, NOTHING, 1, size, 0);
     }
 
     /** The contribution of dials and bursts to a target. */
@@ -134,25 +143,36 @@ public final class LookPlanner {
                 List.of());
     }
 
-    /** The instants of the shutter; empty if there is no motion blur. */
-    List<Instant> open() {
+    /**
+     * The instants of the shutter; empty if there is no motion blur.
+     *
+     * @param atLeast least number of instants, besides that of the shutter
+     */
+    List<Instant> open(int atLeast) {
         double angle =
                 Math.min(at(look.shutter().angleDegrees(), new OfShutter()), Shutter.MAX_DEGREES);
-        return angle <= 0 ? List.of() : look.shutter().moments(instant, angle);
+        int count = Math.max(atLeast, look.shutter().samples());
+        return angle <= 0 ? List.of() : look.shutter().moments(instant, angle, count);
     }
 
-    /** The plan with motion blur. */
-    LookPlan exposed(ColourSpace colour, Elsewhere elsewhere, double overscan) {
+    /**
+     * The plan with motion blur.
+     *
+     * @param size size of the sequence
+     * @param atLeast least number of motion blur samples
+     */
+    LookPlan exposed(
+            ColourSpace colour, Elsewhere elsewhere, double overscan, Size size, int atLeast) {
         LookPlan plan = plan(colour, elsewhere, overscan);
-        List<LookPlan> moments =
-                open().stream()
-                        .map(
-                                moment ->
-                                        new LookPlanner(look, moment, place)
-                                                .plan(colour, elsewhere, overscan))
-                        .toList();
-        boolean still = moments.stream().allMatch(plan::equals);
-        return still ? plan : plan.withMoments(moments);
+        Function<Instant, LookPlan> planned =
+                moment -> new LookPlanner(look, moment, place).plan(colour, elsewhere, overscan);
+        List<LookPlan> moments = open(atLeast).stream().map(planned).toList();
+        if (moments.stream().allMatch(plan::equals)) {
+            return plan;
+        }
+        int needed = MotionSamples.ofLooks(moments, size);
+        return plan.withMoments(
+                needed <= moments.size() ? moments : open(needed).stream().map(planned).toList());
     }
 
     private double at(Value value, Target target) {

@@ -1,24 +1,29 @@
 package ivrik.core.render;
 
 import ivrik.core.cache.CacheKey;
+import ivrik.core.look.Shutter;
 import ivrik.core.picture.Alpha;
 import ivrik.core.picture.ColourRows;
 import ivrik.core.picture.Frame;
 import ivrik.core.picture.Plane;
-import ivrik.core.picture.Planes;
+import ivrik.core.picture.RunningMeans;
 import ivrik.core.render.Plan.LookPlan;
+import ivrik.core.separation.Separation;
 import ivrik.core.threads.Workers;
 
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
 /** Renders a look at each instant of its shutter and averages the results. */
 final class MotionBlur {
+    /** Pictures whose rows are averaged while they are computed; more would need too much memory. */
+    private static final int MAX_AT_ONCE = 32;
+
+    /** Number of samples that is not reduced for small pictures. */
+    private static final int FEW = Shutter.OFF.samples();
+
     private MotionBlur() {}
 
     static void take(PictureState state, LookPlan look, AuxiliaryPictures auxiliary) {
@@ -33,68 +38,68 @@ final class MotionBlur {
             LookPlan look,
             AuxiliaryPictures auxiliary,
             IntFunction<PictureState> starts) {
-        Workers workers = state.renderContext().workers();
         CacheKey key = state.key().then(look.moments()).then(look.places());
-        List<PictureState> moments = new ArrayList<>();
-        for (LookPlan moment : look.moments()) {
-            PictureState one = starts.apply(moments.size());
-            new Pipeline(moment, auxiliary).take(one);
-            moments.add(one);
-        }
-        if (moments.stream().allMatch(PictureState::isOpaque)) {
-            state.set(ColourRows.mean(moments.stream().map(PictureState::rows).toList()), key);
+        int planned = look.moments().size();
+        int count = count(planned, state.renderContext().scale());
+        IntFunction<PictureState> moments =
+                i -> {
+                    int moment = (int) ((2L * i + 1) * planned / (2L * count));
+                    PictureState one = starts.apply(moment);
+                    new Pipeline(look.moments().get(moment), auxiliary).take(one);
+                    return one;
+                };
+        if (count > MAX_AT_ONCE) {
+            sum(state, key, count, moments);
             return;
         }
-        List<Frame> frames = moments.stream().map(m -> m.frame().covered(workers)).toList();
-        Optional<ChannelCoverage> coverage = channelCoverage(moments, frames, workers);
+        List<PictureState> all = IntStream.range(0, count).mapToObj(moments).toList();
+        if (all.stream().allMatch(PictureState::isOpaque)) {
+            state.set(ColourRows.mean(all.stream().map(PictureState::rows).toList()), key);
+        } else {
+            sum(state, key, count, all::get);
+        }
+    }
+
+    /**
+     * Number of evenly spread samples that a smaller picture needs, in which they lie closer together.
+     *
+     * @param planned number for the full size
+     * @param scale rendered pixels per sequence pixel
+     */
+    private static int count(int planned, double scale) {
+        int apart = (int) Math.clamp((long) (1 / scale), 1, Math.max(1, planned / FEW));
+        return Math.ceilDiv(planned, apart);
+    }
+
+    /** Averages pictures one after another, so that only one is in memory. */
+    private static void sum(
+            PictureState state, CacheKey key, int count, IntFunction<PictureState> moments) {
+        Workers workers = state.renderContext().workers();
+        RunningMeans colour = new RunningMeans(workers);
+        RunningMeans coverage = new RunningMeans(workers);
+        RunningMeans ofChannels = new RunningMeans(workers);
+        Optional<Separation> model = Optional.empty();
+        boolean isOpaque = true;
+        for (int i = 0; i < count; i++) {
+            state.renderContext().cancel().check();
+            PictureState one = moments.apply(i);
+            isOpaque &= one.isOpaque();
+            Frame frame = one.frame().covered(workers);
+            colour.add(frame.colour());
+            coverage.add(frame.coverage());
+            ofChannels.add(
+                    one.channelCoverage()
+                            .map(ChannelCoverage::coverage)
+                            .orElseGet(() -> List.of(frame.unionAlpha(workers))));
+            model = model.or(() -> one.channelCoverage().map(ChannelCoverage::model));
+        }
+        List<Plane> means = colour.means();
         state.set(
-                new Frame(
-                        channels(frames, Frame::colour, workers),
-                        Alpha.PREMULTIPLIED,
-                        channels(frames, Frame::coverage, workers)),
+                isOpaque
+                        ? Frame.opaque(means.get(0), means.get(1), means.get(2))
+                        : new Frame(means, Alpha.PREMULTIPLIED, coverage.means()),
                 key);
-        state.setChannelCoverage(coverage);
-    }
-
-    private static List<Plane> channels(
-            List<Frame> frames, Function<Frame, List<Plane>> which, Workers workers) {
-        return means(frames.stream().map(which).toList(), workers);
-    }
-
-    /** The mean coverage per channel, if the channels have separate coverage at any instant. */
-    private static Optional<ChannelCoverage> channelCoverage(
-            List<PictureState> moments, List<Frame> frames, Workers workers) {
-        Optional<ChannelCoverage> any =
-                moments.stream().flatMap(m -> m.channelCoverage().stream()).findFirst();
-        return any.map(
-                first -> {
-                    int channels = first.coverage().size();
-                    List<List<Plane>> apart = new ArrayList<>();
-                    for (int i = 0; i < moments.size(); i++) {
-                        Plane together = frames.get(i).unionAlpha(workers);
-                        apart.add(
-                                moments.get(i)
-                                        .channelCoverage()
-                                        .map(ChannelCoverage::coverage)
-                                        .orElse(Collections.nCopies(channels, together)));
-                    }
-                    return new ChannelCoverage(first.model(), means(apart, workers));
-                });
-    }
-
-    /** The mean of the planes at each index; repeated planes are averaged once. */
-    private static List<Plane> means(List<List<Plane>> lists, Workers workers) {
-        int count = lists.getFirst().size();
-        boolean same =
-                lists.stream().allMatch(l -> l.stream().allMatch(plane -> plane == l.getFirst()));
-        List<Plane> means =
-                IntStream.range(0, same ? 1 : count)
-                        .mapToObj(
-                                c ->
-                                        Planes.mean(
-                                                lists.stream().map(l -> l.get(c)).toList(),
-                                                workers))
-                        .toList();
-        return same ? Collections.nCopies(count, means.getFirst()) : means;
+        state.setChannelCoverage(
+                model.map(found -> new ChannelCoverage(found, ofChannels.means())));
     }
 }

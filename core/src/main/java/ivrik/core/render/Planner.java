@@ -151,20 +151,19 @@ public final class Planner {
         }
         Instant instant = instant(layer, frame);
         Optional<Clip> shot = layer.clipAt(frame.floor());
+        List<LookPlanner> planners = planners(layer, frame);
+        PlacementPlan place = place(layer, frame, planners);
+        int first = planners.isEmpty() || span ? -1 : firstInUse(layer, shot);
         List<LookPlan> looks = new ArrayList<>();
-        List<LookPlanner> planners = new ArrayList<>();
         for (LayerLook look : layer.looks()) {
             LookPlanner planner = planner(layer, look, instant);
-            LookPlan plan = look(layer, look, planner, frame, scaled);
-            looks.add(plan);
-            if (look.isOn(shot)) {
-                planners.add(planner);
-            }
-        }
-        PlacementPlan place = place(layer, frame, planners);
-        if (!planners.isEmpty() && !span) {
-            int first = firstInUse(layer, shot);
-            looks.set(first, moving(looks.get(first), layer, planners.getFirst(), place));
+            boolean carries = looks.size() == first; // the movement of the layer
+            int samples =
+                    carries
+                            ? MotionSamples.ofPlaces(places(layer, planner, 0), sequence.size())
+                            : 0;
+            LookPlan plan = look(layer, look, planner, frame, scaled, samples);
+            looks.add(carries ? moving(plan, layer, planner, place, samples) : plan);
         }
         return Optional.of(
                 new LayerPlan(
@@ -207,12 +206,10 @@ public final class Planner {
     }
 
     /** The first active look, with the placement at each instant of the shutter if it moves. */
-    private LookPlan moving(LookPlan plan, Layer layer, LookPlanner planner, PlacementPlan now) {
+    private LookPlan moving(
+            LookPlan plan, Layer layer, LookPlanner planner, PlacementPlan now, int samples) {
         List<PlacementPlan> places =
-                planner.open().stream()
-                        .map(Instant::frame)
-                        .map(moment -> place(layer, moment, planners(layer, moment)))
-                        .toList();
+                places(layer, planner, Math.max(samples, plan.moments().size()));
         if (places.stream().allMatch(now::equals)) {
             return plan;
         }
@@ -224,19 +221,34 @@ public final class Planner {
         return plan.withMoments(moments).withPlaces(places);
     }
 
+    /** Placement of a layer at each instant of a look's shutter. */
+    private List<PlacementPlan> places(Layer layer, LookPlanner planner, int samples) {
+        return planner.open(samples).stream()
+                .map(Instant::frame)
+                .map(moment -> place(layer, moment, planners(layer, moment)))
+                .toList();
+    }
+
     /** The planner of one of a layer's looks at an instant. */
     public static LookPlanner planner(Layer layer, LayerLook look, Instant instant) {
         return new LookPlanner(look.look(), instant, place(layer, look));
     }
 
     private LookPlan look(
-            Layer layer, LayerLook look, LookPlanner planner, Rational frame, Scaled scaled) {
+            Layer layer,
+            LayerLook look,
+            LookPlanner planner,
+            Rational frame,
+            Scaled scaled,
+            int samples) {
         boolean on = look.isOn(layer.clipAt(frame.floor()));
         LookPlan plan =
                 planner.exposed(
                         sequence.colour(),
                         new Others(layer, frame, scaled),
-                        on ? scaled.by(layer, look) : 1);
+                        on ? scaled.by(layer, look) : 1,
+                        sequence.size(),
+                        samples);
         return on ? plan : plan.untouched();
     }
 
@@ -267,7 +279,7 @@ public final class Planner {
                 new Asked(layer.id(), look, layer.range(), sequence, cuts.get(layer.id()), markers),
                 layer.range(),
                 sequence.size(),
-                n -> planner(layer, look, instant(layer, Rational.of(n))).alone(),
+                n -> planner(layer, look, instant(layer, Rational.of(n))).alone(sequence.size()),
                 cancel);
     }
 

@@ -94,6 +94,48 @@ class MotionBlurTest {
         assertThat(blurred.colour().get(1).data()).isEqualTo(edge().data());
     }
 
+    /** A white bar that crosses the picture by 400 px a frame leaves an even trail, not a comb. */
+    @ParameterizedTest
+    @CsvSource({
+        "45,40", "90,40", "90,25", "137,40", "180,40", "270,40", "360,40", "360,13", "720,40"
+    })
+    void theTrailOfAFastBarIsEven(double angle, int bar) {
+        Plane plane = Plane.of(1400, 4);
+        for (int y = 0; y < 4; y++) {
+            for (int x = 100; x < 100 + bar; x++) {
+                plane.data()[plane.row(y) + x] = 1;
+            }
+        }
+        Look look = moving(400, open(angle, 0, 16));
+        Frame blurred = render(Frame.opaque(plane, plane, plane), look, 0);
+        double travel = 400 * angle / 360;
+        double even = Math.min(1, bar / travel);
+        float[] red = blurred.colour().get(0).data();
+        double least = 1;
+        double most = 0;
+        for (int x = 100 + bar + 4; x < 100 + travel - 4; x++) {
+            least = Math.min(least, red[x]);
+            most = Math.max(most, red[x]);
+        }
+        assertThat((most - least) / even).isLessThan(0.02);
+        assertThat(most).isCloseTo(even, within(0.02 * even));
+    }
+
+    @Test
+    void manySamplesAreAveragedLikeFew() {
+        Plane white = Plane.flat(WIDTH, HEIGHT, 1);
+        Frame title = Frame.straight(white, white, white, edge());
+        for (Frame picture : List.of(EDGED, title)) {
+            Frame few = render(picture, moving(4, open(360, 0, 32)), 5);
+            Frame many = render(picture, moving(4, open(360, 0, 64)), 5);
+            for (int x = 0; x < WIDTH; x++) {
+                assertThat(many.colour().get(0).data()[x])
+                        .isCloseTo(few.colour().get(0).data()[x], within(1e-5f));
+            }
+            assertThat(many.coverage().size()).isEqualTo(few.coverage().size());
+        }
+    }
+
     @Test
     void aFixedPictureIsSampledOnce() {
         Scene scene = new Scene(EDGED);

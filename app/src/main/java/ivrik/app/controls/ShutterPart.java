@@ -58,7 +58,7 @@ final class ShutterPart extends VBox {
                         new NumberField.Spec(
                                 "", 2, Shutter.MAX_SAMPLES, Shutter.OFF.samples(), 1, 0, false),
                         "Least number of motion blur samples per frame. A fast movement gets one"
-                            + " per pixel, up to "
+                                + " per pixel, up to "
                                 + Shutter.MOST_SAMPLES
                                 + "; render time grows in proportion",
                         session,

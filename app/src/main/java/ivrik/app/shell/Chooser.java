@@ -17,7 +17,8 @@ interface Chooser {
         LOOK("Save look", "Ivrik looks", LookLibrary.ENDING),
         PACKAGE("Package project", "Ivrik packages", ".zip"),
         SOUND("Export sound", "WAV", WavFile.ENDING),
-        TABLE("Export lookup table or CDL", "Lookup tables", ".cube");
+        TABLE("Export lookup table or CDL", "Lookup tables", ".cube"),
+        KEYS("Save keys", "Web pages", ".html");
 
         private final String title;
         private final String files;

@@ -274,6 +274,7 @@ final class Commands extends CommandMenu {
     private void help() {
         menu = "Help";
         add("find-command", "Find command...", key(KeyCode.SPACE, CTRL), window::commandList);
+        add("keys", "Keys...", null, () -> window.actions().keys().show(all));
         add("about-ivrik", "About Ivrik", null, () -> window.sheetActions().about());
     }
 }

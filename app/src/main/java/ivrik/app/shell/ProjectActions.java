@@ -29,7 +29,8 @@ record ProjectActions(
         LookCopy copy,
         SoundActions sound,
         ChannelExportActions channels,
-        ClipboardActions clipboard) {
+        ClipboardActions clipboard,
+        KeyActions keys) {
     /** Width of the pictures for colour cast measurement, in pixels. */
     private static final int COLOUR_CAST_WIDTH = 320;
 
@@ -72,6 +73,7 @@ record ProjectActions(
                         pictures.service(),
                         dataFolder.resolve("pasted"),
                         take,
-                        sheets::report));
+                        sheets::report),
+                new KeyActions(view, own, sheets, chooser));
     }
 }

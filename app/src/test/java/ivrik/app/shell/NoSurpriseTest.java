@@ -6,6 +6,7 @@ import ivrik.app.desk.Desk;
 import ivrik.app.pane.PicturePane;
 import ivrik.app.session.Follow;
 import ivrik.app.session.View;
+import ivrik.app.sheet.Command;
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Look;
 import ivrik.core.look.Step;
@@ -30,6 +31,8 @@ import javafx.stage.Window;
 
 import org.junit.jupiter.api.Test;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -315,6 +318,28 @@ class NoSurpriseTest extends InAWindow {
                                 .filter(Tooltip.class::isInstance)
                                 .map(t -> ((Tooltip) t).getText())
                                 .toList());
+    }
+
+    @Test
+    void allKeysAreOnOneSheetAndAPageForPrinting() throws IOException {
+        Path page = folder.resolve("keys.html");
+        d.files.project = page;
+        List<Command> all = Driver.on(() -> Commands.of(d.window));
+        all.stream()
+                .filter(c -> c.id().equals("keys"))
+                .findFirst()
+                .ifPresent(c -> Driver.run(c::run));
+        Driver.pulses(2);
+        assertThat(d.words()).contains("Keys", "Play or stop", "Add burst at playhead");
+        d.click("#keys-save");
+        Driver.until("the page is saved", () -> Files.exists(page));
+        List<String> keys =
+                all.stream()
+                        .filter(c -> c.key() != null)
+                        .map(c -> "<td>" + c.keyText() + "</td>")
+                        .toList();
+        assertThat(keys).hasSizeGreaterThan(100);
+        assertThat(Files.readString(page)).contains(keys);
     }
 
     @Test

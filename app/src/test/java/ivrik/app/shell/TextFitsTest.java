@@ -81,6 +81,7 @@ class TextFitsTest extends InAWindow {
                         () -> d.window.sheetActions().memory(),
                         () -> d.window.sheetActions().lens(),
                         () -> d.window.commandList(),
+                        () -> d.window.actions().keys().show(Commands.of(d.window)),
                         () -> d.window.actions().looks().save())) {
             Driver.run(sheet);
             Driver.pulses(2);

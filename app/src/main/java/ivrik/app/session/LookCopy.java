@@ -1,10 +1,12 @@
 package ivrik.app.session;
 
+import ivrik.core.look.ChannelCopy;
 import ivrik.core.look.Look;
 import ivrik.core.look.LookParts;
 import ivrik.core.look.LookParts.Part;
+import ivrik.core.render.Planner;
 
-/** A copied look, to be pasted as a whole or in part. */
+/** A copied look, to be pasted as a whole or in part. Its random movements stay as they are. */
 public final class LookCopy {
     private final Session session;
     private final View view;
@@ -17,7 +19,9 @@ public final class LookCopy {
 
     /** Copies the selected look. */
     public void copy() {
-        copied = session.state().look().orElseThrow();
+        State state = session.state();
+        String place = Planner.place(state.layer().orElseThrow(), state.layerLook().orElseThrow());
+        copied = ChannelCopy.withOrigins(state.look().orElseThrow(), place);
         view.notice.set("Look copied: " + copied.displayName());
     }
 

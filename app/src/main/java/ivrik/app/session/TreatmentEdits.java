@@ -1,5 +1,6 @@
 package ivrik.app.session;
 
+import ivrik.core.look.ChannelCopy;
 import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.HalationParts;
 import ivrik.core.look.HalationParts.Opened;
@@ -11,6 +12,7 @@ import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
 import ivrik.core.project.ProjectEdits;
 import ivrik.core.project.Source;
+import ivrik.core.render.Planner;
 import ivrik.core.treatment.Description;
 import ivrik.core.treatment.Parameter;
 import ivrik.core.treatment.Trait;
@@ -26,13 +28,10 @@ import java.util.function.UnaryOperator;
 /** Edits of treatments: adding, ordering, removing, and operations between channels. */
 public final class TreatmentEdits {
     private final Session session;
-    private Copied copied;
+    private ChannelCopy copied;
 
     /** Adds a treatment that requires a measurement. */
     private Runnable measured = () -> {};
-
-    /** Copied settings of a channel. */
-    private record Copied(String treatment, ChannelSettings settings) {}
 
     public TreatmentEdits(Session session) {
         this.session = session;
@@ -186,27 +185,36 @@ public final class TreatmentEdits {
         edit("Example settings", Step::withExampleSettings);
     }
 
-    /** Copies the selected channel's settings. */
+    /** Copies the selected channel: its settings in all treatments, and its shares of dials. */
     public void copy() {
-        step().ifPresent(
-                        step ->
-                                copied =
-                                        new Copied(
-                                                step.treatment(),
-                                                step.settings(session.state().channel())));
+        State state = session.state();
+        String place = Planner.place(state.layer().orElseThrow(), state.layerLook().orElseThrow());
+        copied = ChannelCopy.of(state.look().orElseThrow(), state.channel(), place);
     }
 
-    /** Whether copied settings fit the selected treatment. */
+    /** Whether a treatment of the copied channel corresponds to the selected one. */
     public boolean canPaste() {
-        return copied != null
-                && step().filter(s -> s.treatment().equals(copied.treatment)).isPresent();
+        return copied != null && step().filter(copied::has).isPresent();
     }
 
+    /** Pastes the copied settings of the selected treatment into the selected channel. */
     public void paste() {
         if (canPaste()) {
-            int channel = session.state().channel();
-            edit("Paste channel settings", step -> step.withChannel(channel, a -> copied.settings));
+            State state = session.state();
+            session.editLook(
+                    "Paste channel settings",
+                    l -> copied.pastedInto(l, state.stepId(), state.channel()));
         }
+    }
+
+    public boolean canPasteChannel() {
+        return copied != null && session.state().look().isPresent();
+    }
+
+    /** Pastes all treatments of the copied channel into the selected channel. */
+    public void pasteChannel() {
+        int channel = session.state().channel();
+        session.editLook("Paste channel", l -> copied.pastedInto(l, channel));
     }
 
     /** Copies the channel's settings to all channels that are not fixed. */

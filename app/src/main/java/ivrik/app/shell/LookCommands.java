@@ -101,18 +101,19 @@ final class LookCommands extends CommandMenu {
                 key(KeyCode.CLOSE_BRACKET, SHIFT),
                 () -> steps.move(session.state().stepId(), 1),
                 this::any);
-        add(
-                "copy-channel-settings",
-                "Copy channel settings",
-                key(KeyCode.C, CTRL),
-                steps::copy,
-                this::any);
+        add("copy-channel", "Copy channel", key(KeyCode.C, CTRL), steps::copy, this::any);
         add(
                 "paste-channel-settings",
                 "Paste channel settings",
                 key(KeyCode.V, CTRL),
                 steps::paste,
                 steps::canPaste);
+        add(
+                "paste-channel",
+                "Paste channel with all treatments",
+                key(KeyCode.V, SHIFT),
+                steps::pasteChannel,
+                steps::canPasteChannel);
         add("same-in-all-channels", "Same in all channels", null, steps::toAll, this::any);
         add("negate-channel-values", "Negate channel values", null, steps::mirror, this::any);
         add(

@@ -3,13 +3,19 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.widget.NumberField;
+import ivrik.core.motion.Jitter;
+import ivrik.core.motion.Value;
+import ivrik.core.render.Planner;
+import ivrik.core.treatment.Settings;
 
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 
 import org.junit.jupiter.api.Test;
 
-/** One rule for typing: digits open a number, Tab the next one, Enter and Escape leave. */
+import java.util.List;
+
+/** One rule for typing: digits open a number, Tab the next one, Enter and Escape leave; and keys that copy. */
 class TypingTest extends OneFrame {
     private double x(int channel) {
         return look().steps().isEmpty()
@@ -63,6 +69,34 @@ class TypingTest extends OneFrame {
         d.key(KeyCode.DIGIT3);
         d.settle();
         assertThat(Driver.on(() -> d.window.session().state().channel())).isEqualTo(2);
+    }
+
+    @Test
+    void aChannelIsCopiedWithItsJitterToAnotherChannel() {
+        d.key(KeyCode.RIGHT);
+        Jitter shake = new Jitter(Value.of(9), 8, Jitter.Kind.SMOOTH, 3);
+        Driver.run(
+                () ->
+                        d.window
+                                .session()
+                                .editLook(
+                                        "Shake",
+                                        l -> l.withSettings(0, 0, a -> a.withJitter(shake))));
+        d.key(KeyCode.CONTROL, KeyCode.C);
+        d.key(KeyCode.DIGIT3);
+        d.key(KeyCode.SHIFT, KeyCode.V);
+        d.settle();
+        List<Settings> now =
+                Planner.plan(Driver.on(() -> d.window.session().project()), 7)
+                        .layers()
+                        .getFirst()
+                        .looks()
+                        .getFirst()
+                        .steps()
+                        .getFirst()
+                        .channels();
+        assertThat(now.get(2).number("x")).isEqualTo(now.get(0).number("x")).isNotEqualTo(1);
+        assertThat(now.get(2).number("y")).isEqualTo(now.get(0).number("y"));
     }
 
     @Test

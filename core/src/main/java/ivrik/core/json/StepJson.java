@@ -8,6 +8,7 @@ import ivrik.core.colour.ColourTable;
 import ivrik.core.colour.CubeFormat;
 import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.ChannelSettings.BeforeBaking;
+import ivrik.core.look.ChannelSettings.RandomOrigin;
 import ivrik.core.look.Section;
 import ivrik.core.look.Step;
 import ivrik.core.look.Target;
@@ -30,6 +31,9 @@ final class StepJson {
     static final int MAX_ITEMS = 1000;
 
     private static final double WIDEST_JITTER = 1e6;
+
+    /** Place whose random numbers copied settings use. */
+    private static final String RANDOM_OF = "randomOf";
 
     private StepJson() {}
 
@@ -75,6 +79,13 @@ final class StepJson {
         if (settings.seed() != ChannelSettings.FIRST_SEED) {
             node.put("seed", settings.seed());
         }
+        settings.origin()
+                .ifPresent(
+                        origin ->
+                                node.putObject(RANDOM_OF)
+                                        .put("place", origin.place())
+                                        .put("treatment", origin.step())
+                                        .put("channel", origin.channel()));
         settings.beforeBaking()
                 .ifPresent(beforeBaking -> node.set("beforeBaking", write(beforeBaking)));
         return node;
@@ -192,6 +203,13 @@ final class StepJson {
         return choices;
     }
 
+    private static RandomOrigin origin(Fields fields) {
+        return new RandomOrigin(
+                fields.text("place"),
+                fields.text("treatment"),
+                (int) fields.whole("channel", 0, 0, Integer.MAX_VALUE));
+    }
+
     private static ChannelSettings settings(Fields fields, Description description) {
         ChannelSettings rest = ChannelSettings.atRest(description);
         return new ChannelSettings(
@@ -199,6 +217,7 @@ final class StepJson {
                 fields.read("jitter", Jitter.NONE, StepJson::jitter),
                 fields.read("jitters", Map.of(), f -> jitters(f, description)),
                 fields.whole("seed", ChannelSettings.FIRST_SEED, Long.MIN_VALUE, Long.MAX_VALUE),
+                fields.optional(RANDOM_OF, StepJson::origin),
                 fields.optional("beforeBaking", f -> beforeBaking(f, description)));
     }
 

@@ -19,6 +19,7 @@ import java.util.TreeMap;
  * @param jitter jitter of all parameters that move, unless they have their own
  * @param jitters jitter of single parameters, by name
  * @param seed seed of all other randomness
+ * @param origin whose random numbers the settings use, if they were copied; empty for their own place
  * @param beforeBaking settings before the jitter was baked to keyframes; empty if it was not
  */
 @RecordBuilder
@@ -27,6 +28,7 @@ public record ChannelSettings(
         Jitter jitter,
         Map<String, Jitter> jitters,
         long seed,
+        Optional<RandomOrigin> origin,
         Optional<BeforeBaking> beforeBaking)
         implements ChannelSettingsBuilder.With {
     /** Default seed. */
@@ -35,6 +37,20 @@ public record ChannelSettings(
     public ChannelSettings {
         values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
         jitters = Collections.unmodifiableSortedMap(new TreeMap<>(jitters));
+    }
+
+    /**
+     * Where settings were copied from.
+     *
+     * @param place identifies the layer and look
+     * @param step id of the treatment
+     * @param channel channel index
+     */
+    public record RandomOrigin(String place, String step, int channel) {}
+
+    /** These settings with the random numbers of another place. */
+    public ChannelSettings from(RandomOrigin other) {
+        return withOrigin(Optional.of(other));
     }
 
     /** Values and jitter before the jitter was baked to keyframes. */
@@ -52,7 +68,8 @@ public record ChannelSettings(
         for (Parameter parameter : description.parameters()) {
             values.put(parameter.name(), Value.of(parameter.rest()));
         }
-        return new ChannelSettings(values, Jitter.NONE, Map.of(), FIRST_SEED, Optional.empty());
+        return new ChannelSettings(
+                values, Jitter.NONE, Map.of(), FIRST_SEED, Optional.empty(), Optional.empty());
     }
 
     /** These settings with fixed values that show the treatment's effect; jitter is unchanged. */

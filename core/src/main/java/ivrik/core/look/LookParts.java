@@ -144,7 +144,12 @@ public final class LookParts {
             }
         }
         Jitter jitter = moving.jitter();
-        return moved.with(a -> a.jitter(jitter).jitters(moving.jitters()).seed(moving.seed()));
+        return moved.with(
+                a ->
+                        a.jitter(jitter)
+                                .jitters(moving.jitters())
+                                .seed(moving.seed())
+                                .origin(moving.origin()));
     }
 
     private static Look dials(Look to, Look from) {

@@ -2,6 +2,7 @@ package ivrik.core.render;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.look.ChannelSettings;
+import ivrik.core.look.ChannelSettings.RandomOrigin;
 import ivrik.core.look.ChannelSource;
 import ivrik.core.look.ChannelSourceParameters;
 import ivrik.core.look.ChannelState;
@@ -310,7 +311,10 @@ public final class LookPlanner {
         }
         Moment moment =
                 description.is(Trait.LIVE)
-                        ? new Moment(channel, instant.wholeFrame(), draw(step, settings.seed()))
+                        ? new Moment(
+                                origin(step, channel).channel(),
+                                instant.wholeFrame(),
+                                draw(step, channel, settings.seed()))
                         : Moment.ANY;
         return new Settings(numbers, choices, step.edgeFill(), step.sampler(), moment);
     }
@@ -389,14 +393,22 @@ public final class LookPlanner {
                 instant,
                 amount,
                 hz,
-                draw(step, jitter.seed()),
-                channel,
+                draw(step, channel, jitter.seed()),
+                origin(step, channel).channel(),
                 FormerNames.treatment(step.treatment())
                         + "/"
                         + FormerNames.parameter(step.treatment(), parameter.name()));
     }
 
-    private RandomKey draw(Step step, long seed) {
+    /** Whose random numbers a step uses in a channel. */
+    private RandomOrigin origin(Step step, int channel) {
+        return step.settings(channel)
+                .origin()
+                .orElseGet(() -> new RandomOrigin(place, step.id(), channel));
+    }
+
+    private RandomKey draw(Step step, int channel, long seed) {
+        RandomOrigin origin = origin(step, channel);
         boolean anywhere = step.bySeed() && instant.variation() == 0;
         return new RandomKey(
                 seed,
@@ -405,6 +417,8 @@ public final class LookPlanner {
                         : step.bySeed()
                                 ? RandomKey.origin(instant.variation())
                                 : RandomKey.origin(
-                                        instant.variation(), place, FormerNames.step(step.id())));
+                                        instant.variation(),
+                                        origin.place(),
+                                        FormerNames.step(origin.step())));
     }
 }

@@ -103,7 +103,8 @@ public final class Planner {
         };
     }
 
-    private static String place(Layer layer, LayerLook look) {
+    /** Identifies the look of a layer, as salt of random values. */
+    public static String place(Layer layer, LayerLook look) {
         return layer.id() + "/" + look.id();
     }
 

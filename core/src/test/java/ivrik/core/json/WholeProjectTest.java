@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Burst;
+import ivrik.core.look.ChannelSettings;
 import ivrik.core.look.ChannelSource;
 import ivrik.core.look.ChannelSourceParameters;
 import ivrik.core.look.ChannelState;
@@ -107,7 +108,10 @@ class WholeProjectTest {
                         a ->
                                 a.withJitter(new Jitter(MOVING, 7.5, Jitter.Kind.STEPPED, -5, 3))
                                         .withJitter(
-                                                "y", new Jitter(MOVING, 3, Jitter.Kind.SMOOTH, 8)))
+                                                "y", new Jitter(MOVING, 3, Jitter.Kind.SMOOTH, 8))
+                                        .from(
+                                                new ChannelSettings.RandomOrigin(
+                                                        "l/look-1", "shift-3", 2)))
                 .withSettings("shift-1", 2, a -> a.baked(Map.of("x", MOVING)))
                 .withBursts(bursts())
                 .withDials(List.of(bent()))

@@ -258,8 +258,9 @@ public final class LayerStrip extends FlowPane {
     private NumberField amount() {
         amount =
                 new NumberField(
-                        new NumberField.Spec("%", 0, 100, 100, 5, 0, false),
-                        "Opacity of the look over the untreated picture, in %",
+                        new NumberField.Spec("%", 0, 100 * LookBlend.MAX_OPACITY, 100, 5, 0, false),
+                        "Opacity of the look over the untreated picture, in %; above 100 % its"
+                                + " change is exaggerated",
                         to ->
                                 session.editLook(
                                         "Look opacity",

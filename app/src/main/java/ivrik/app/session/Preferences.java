@@ -21,6 +21,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -29,6 +30,7 @@ import java.util.TreeMap;
  * @param memoryMb memory for pictures in MB; 0 for half of Java's limit
  * @param window x, y, width and height of the window; empty at the first start
  * @param exports last export settings by project file
+ * @param folders folder last used for each purpose of a file dialog
  */
 @RecordBuilder
 public record Preferences(
@@ -41,10 +43,12 @@ public record Preferences(
         double timeShare,
         long memoryMb,
         List<Double> window,
-        Map<String, SavedExportSettings> exports)
+        Map<String, SavedExportSettings> exports,
+        Map<String, String> folders)
         implements PreferencesBuilder.With {
     public static final Preferences FIRST =
-            new Preferences(List.of(), true, 1, 0.118, 0.795, 0.653, 0.4, 0, List.of(), Map.of());
+            new Preferences(
+                    List.of(), true, 1, 0.118, 0.795, 0.653, 0.4, 0, List.of(), Map.of(), Map.of());
     private static final Logger LOG = LoggerFactory.getLogger(Preferences.class);
     private static final int RECENT = 8;
     private static final JsonMapper MAPPER =
@@ -57,6 +61,7 @@ public record Preferences(
         recent = List.copyOf(recent);
         window = List.copyOf(window);
         exports = Map.copyOf(exports);
+        folders = Map.copyOf(folders);
     }
 
     private static Path file(Path dataFolder) {
@@ -115,6 +120,18 @@ public record Preferences(
         next.remove(project.toString());
         next.addFirst(project.toString());
         return withRecent(next.subList(0, Math.min(RECENT, next.size())));
+    }
+
+    /** These settings with the folder last used for a purpose. */
+    public Preferences withFolder(String purpose, Path folder) {
+        Map<String, String> next = new TreeMap<>(folders);
+        next.put(purpose, folder.toString());
+        return withFolders(next);
+    }
+
+    /** The folder last used for a purpose, if it still exists. */
+    public Optional<Path> folder(String purpose) {
+        return Optional.ofNullable(folders.get(purpose)).map(Path::of).filter(Files::isDirectory);
     }
 
     /**

@@ -6,6 +6,7 @@ import ivrik.app.session.Session;
 import ivrik.app.session.View;
 import ivrik.app.sheet.ExportSheet;
 import ivrik.app.sheet.Sheets;
+import ivrik.core.project.StillProject;
 import ivrik.media.encode.Export;
 import ivrik.media.encode.ExportFormat;
 import ivrik.media.encode.Preset;
@@ -49,10 +50,14 @@ final class Exporting implements ExportSheet.Host {
         before = null;
     }
 
-    /** Opens the sheet if there is anything to export. */
+    /** Opens the sheet if there is anything to export; a still is exported as a PNG by default. */
     void show() {
-        if (!session.project().layers().isEmpty()) {
-            open();
+        if (session.project().layers().isEmpty()) {
+            return;
+        }
+        ExportSheet sheet = open();
+        if (before().isEmpty() && StillProject.is(session.project())) {
+            sheet.chooseFrame();
         }
     }
 

@@ -75,8 +75,8 @@ public final class MainWindow {
 
     public MainWindow(Stage stage, Path dataFolder) {
         this.stage = stage;
-        chooser = new DialogChooser(stage);
         remembered = new SavedPreferences(dataFolder);
+        chooser = new DialogChooser(stage, remembered);
         document = new Document(session, dataFolder, Platform::runLater, view.notice::set);
         BorderPane content = new BorderPane();
         sheets = new Sheets(content);

@@ -66,7 +66,7 @@ record ProjectActions(
                 new WhiteBalance(session, view, pictures::sourceColour),
                 new LookCopy(session, view),
                 new SoundActions(session, sheets, chooser),
-                new ChannelExportActions(session, sheets, chooser),
+                new ChannelExportActions(session, view, sheets, chooser),
                 new ClipboardActions(
                         session,
                         view,

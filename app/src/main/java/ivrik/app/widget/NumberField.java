@@ -5,6 +5,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -200,7 +201,7 @@ public final class NumberField extends StackPane {
         if (editor != null) {
             if (e.getCode() == KeyCode.ESCAPE) {
                 stopEditing();
-                leave();
+                leave(getScene());
                 e.consume();
             }
             return;
@@ -225,10 +226,10 @@ public final class NumberField extends StackPane {
     }
 
     /** Leaves the field; it keeps the focus where the window does not take it, as in a sheet. */
-    private void leave() {
-        getScene().getRoot().requestFocus();
-        EditingDone.fire(this);
-        if (getScene().getFocusOwner() == getScene().getRoot()) {
+    private void leave(Scene scene) {
+        scene.getRoot().requestFocus();
+        EditingDone.fire(scene.getRoot());
+        if (scene.getFocusOwner() == scene.getRoot()) {
             requestFocus();
         }
     }
@@ -277,8 +278,9 @@ public final class NumberField extends StackPane {
         editor = new TextField(offered);
         editor.setOnAction(
                 e -> {
+                    Scene scene = getScene(); // committing may replace this field
                     commit();
-                    leave();
+                    leave(scene);
                 });
         editor.addEventFilter(
                 KeyEvent.KEY_PRESSED,

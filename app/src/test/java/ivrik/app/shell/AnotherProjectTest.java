@@ -98,6 +98,8 @@ class AnotherProjectTest extends InAWindow {
         d.key(KeyCode.ESCAPE);
         newProject();
         d.importFile(Material.still(folder, "b.png", 0.7));
+        d.key(KeyCode.SHIFT, KeyCode.K); // with a burst the project is a movie
+        d.settle();
         d.key(KeyCode.CONTROL, KeyCode.E);
         d.settle();
         assertThat(d.text("#export-to"))

@@ -2,14 +2,20 @@ package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ivrik.app.session.Preferences;
+import ivrik.app.widget.NumberField;
+
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 
 import org.junit.jupiter.api.Test;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Stream;
 
 /** One frame is saved as a still. */
 class ExportStillsTest extends InAWindow {
@@ -41,6 +47,51 @@ class ExportStillsTest extends InAWindow {
         d.settle();
         assertThat(format()).isEqualTo("av1");
         assertThat(d.text("#export-from")).isEqualTo("0");
+    }
+
+    @Test
+    void aStillIsExportedAsAPictureUnlessItMoves() {
+        d.importFile(Material.still(folder, "poster.png", 0.4));
+        d.go(5);
+        d.key(KeyCode.CONTROL, KeyCode.E);
+        d.settle();
+        assertThat(format()).isEqualTo("png");
+        assertThat(d.text("#export-from")).isEqualTo("5");
+        d.key(KeyCode.ESCAPE);
+        d.key(KeyCode.SHIFT, KeyCode.K); // a burst moves it
+        d.settle();
+        d.key(KeyCode.CONTROL, KeyCode.E);
+        d.settle();
+        assertThat(format()).isEqualTo("av1");
+    }
+
+    @Test
+    void channelsOfAStillAreExportedForThisFrame() {
+        d.importFile(Material.still(folder, "poster.png", 0.4));
+        d.go(5);
+        d.key(KeyCode.RIGHT);
+        d.files.project = folder.resolve("channels");
+        Driver.run(() -> d.window.actions().channels().ask());
+        d.settle();
+        assertThat(((NumberField) d.find("#channels-from")).text()).isEqualTo("5");
+        assertThat(((NumberField) d.find("#channels-to")).text()).isEqualTo("5");
+        d.click("#choice-0");
+        Driver.until("the channels are written", () -> d.words().contains("Channels exported"));
+        try (Stream<Path> files = Files.walk(d.files.project)) {
+            assertThat(files.filter(Files::isRegularFile)).hasSize(3);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Test
+    void eachPurposeOfAFileDialogHasItsLastFolder() {
+        Preferences kept = Preferences.FIRST.withFolder("look", folder);
+        kept.save(folder);
+        Preferences read = Preferences.load(folder);
+        assertThat(read.folder("look")).contains(folder);
+        assertThat(read.folder("footage")).isEmpty();
+        assertThat(read.withFolder("look", folder.resolve("gone")).folder("look")).isEmpty();
     }
 
     @Test

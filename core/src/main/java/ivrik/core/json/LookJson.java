@@ -247,7 +247,7 @@ public final class LookJson {
     private static LookBlend blend(Fields fields) {
         return new LookBlend(
                 fields.named("mode", Blend.NORMAL, Blend::named),
-                ValueJson.read(fields, "opacity", Value.of(1), 0, 1));
+                ValueJson.read(fields, "opacity", Value.of(1), 0, LookBlend.MAX_OPACITY));
     }
 
     private static Overscan overscan(Fields fields) {

@@ -25,6 +25,8 @@ import java.util.stream.Stream;
 /** Reads, changes and describes the numbers that targets address. */
 public final class Targets {
     private static final Parameter SHARE = Parameter.of("amount", "amount", "", 0, 1, 1, 0.1);
+    private static final Parameter OPACITY =
+            Parameter.of(Parameter.OPACITY, "opacity", "", 0, LookBlend.MAX_OPACITY, 1, 0.1);
     private static final Parameter SHAKE =
             Parameter.of(OfChannel.JITTER, "jitter", "", 0, 1e6, 0, 1);
     private static final Parameter RATE =
@@ -203,7 +205,7 @@ public final class Targets {
                             .filter(p -> p.name().equals(t.part()))
                             .map(Mask.Part::range)
                             .findFirst();
-            case OfOpacity t -> Optional.of(SHARE);
+            case OfOpacity t -> Optional.of(OPACITY);
             case OfShutter t -> Optional.of(SHUTTER);
             case OfStrength t -> Optional.of(SHARE);
             case OfChannelSource t ->

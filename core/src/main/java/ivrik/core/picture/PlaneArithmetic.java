@@ -135,6 +135,22 @@ public final class PlaneArithmetic {
                 });
     }
 
+    /** {@link #mix(Plane, Plane, float, Workers)} of coverages, which stay within 0..1 for any t. */
+    public static Plane mixCoverage(Plane a, Plane b, float t, Workers workers) {
+        if (t <= 1) {
+            return mix(a, b, t, workers);
+        }
+        return pairwise(
+                a,
+                b,
+                workers,
+                (x, y, out, from, to) -> {
+                    for (int i = from; i < to; i++) {
+                        out[i] = Math.clamp(x[i] + t * (y[i] - x[i]), 0f, 1f);
+                    }
+                });
+    }
+
     /** a where t is 0, b where t is 1, at each place: a + t * (b - a). */
     public static Plane mix(Plane a, Plane b, Plane t, Workers workers) {
         float[] share = whole(t).data();

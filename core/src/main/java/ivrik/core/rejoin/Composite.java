@@ -19,7 +19,8 @@ public final class Composite {
     private Composite() {}
 
     /**
-     * {@code over} composited over {@code under} with a blend mode and an opacity of {@code amount} (0..1).
+     * {@code over} composited over {@code under} with a blend mode and an opacity of {@code amount}, at least 0.
+     * Above 1 the change of the colours is extrapolated; coverage stays within 0..1.
      */
     public static Frame of(Frame under, Frame over, Blend blend, double amount, Workers workers) {
         if (amount == 0) {
@@ -33,6 +34,9 @@ public final class Composite {
                     blended(under.colour(), over.colour(), blend, (float) amount, workers),
                     Alpha.OPAQUE,
                     List.of());
+        }
+        if (amount > 1) {
+            return mix(under, of(under, over, blend, 1, workers), amount, workers);
         }
         return covered(
                 under.premultiplied(workers),
@@ -69,7 +73,7 @@ public final class Composite {
         }
     }
 
-    /** Interpolates colour and coverage by {@code amount} (0..1). */
+    /** Interpolates colour and coverage by {@code amount}; above 1 extrapolates, with coverage in 0..1. */
     public static Frame mix(Frame from, Frame to, double amount, Workers workers) {
         if (amount == 0 || amount == 1) {
             return amount == 0 ? from : to;
@@ -86,7 +90,7 @@ public final class Composite {
                         : Planes.zip(
                                 coverage(a),
                                 coverage(b),
-                                (p, q) -> PlaneArithmetic.mix(p, q, t, workers)));
+                                (p, q) -> PlaneArithmetic.mixCoverage(p, q, t, workers)));
     }
 
     /** Composited over opaque black. */

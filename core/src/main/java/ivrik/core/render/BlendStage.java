@@ -78,7 +78,8 @@ record BlendStage(LookPlan look, AuxiliaryPictures auxiliary, List<Stage> inner)
     /** Interpolates between the separated channels and the original ones. */
     private ChannelCoverage mixed(ChannelCoverage coverage, Frame source, Workers workers) {
         Plane together = source.unionAlpha(workers);
-        return coverage.map(p -> PlaneArithmetic.mix(together, p, (float) look.opacity(), workers));
+        return coverage.map(
+                p -> PlaneArithmetic.mixCoverage(together, p, (float) look.opacity(), workers));
     }
 
     private Frame masked(MaskPlan mask, Frame source, PictureState state) {

@@ -136,7 +136,7 @@ public final class LookPlanner {
                 steps(elsewhere),
                 look.rejoin(),
                 look.blend().mode(),
-                Math.clamp(at(look.blend().opacity(), new OfOpacity()), 0, 1),
+                number(new OfOpacity(), look.blend().opacity()),
                 mask(elsewhere),
                 overscan,
                 pictureSteps(Section.FINISH, elsewhere),
@@ -345,14 +345,25 @@ public final class LookPlanner {
     /** A number of a whole-picture step: value, dials, bursts and jitter, within its range. */
     private double whole(Step step, int channel, String name) {
         Parameter parameter = step.kind().description().parameter(name);
-        double value = at(step.settings(channel).value(name), target(step, channel, name));
-        return parameter.clamp(value + jitter(step, channel, parameter));
+        Value value = step.settings(channel).value(name);
+        double driven = at(value, target(step, channel, name)) + jitter(step, channel, parameter);
+        return limited(parameter, value, driven);
     }
 
     /** A number that does not belong to a step: value, dials and bursts, within its range. */
     public double number(Target target, Value value) {
         double now = at(value, target);
-        return Targets.range(look, target).map(range -> range.clamp(now)).orElse(now);
+        return Targets.range(look, target).map(range -> limited(range, value, now)).orElse(now);
+    }
+
+    /**
+     * A number within its range. Dials, bursts and jitter drive an amount or an opacity up to 100 %, or up to
+     * its set value if that is higher.
+     */
+    private double limited(Parameter range, Value value, double driven) {
+        return range.isFullAtRest()
+                ? Math.clamp(driven, range.min(), Math.max(range.rest(), value.at(instant)))
+                : range.clamp(driven);
     }
 
     private static Target target(Step step, int channel, String name) {

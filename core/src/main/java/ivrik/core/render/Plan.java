@@ -4,6 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 
 import ivrik.core.colour.ColourSpace;
 import ivrik.core.colour.ColourTable;
+import ivrik.core.look.LookBlend;
 import ivrik.core.look.Placement;
 import ivrik.core.look.SlitScan;
 import ivrik.core.picture.Size;
@@ -153,7 +154,7 @@ public record Plan(Size size, Background background, List<LayerPlan> layers) {
      * @param prints how each channel enters the picture, in stacking order
      * @param channelSources another picture per channel, or null
      * @param steps channel treatments with an effect, in order
-     * @param opacity 0..1
+     * @param opacity 0..{@link LookBlend#MAX_OPACITY}
      * @param mask part of the picture that the channels change; empty for all
      * @param overscan scale of the result, at least 1
      * @param finish whole-picture treatments after rejoin

@@ -55,7 +55,7 @@ public record Description(
             Parameter... parameters) {
         boolean own = Stream.of(parameters).anyMatch(p -> p.name().equals(Parameter.AMOUNT));
         Stream<Parameter> amount =
-                own ? Stream.empty() : Stream.of(Parameter.amount(100).setting());
+                own ? Stream.empty() : Stream.of(Parameter.strengthened().setting());
         return new Description(
                 id,
                 title,

@@ -36,6 +36,11 @@ public record Parameter(
     /** The amount, a parameter of every treatment. */
     public static final String AMOUNT = "amount";
 
+    /** The opacity of a look, as a share. */
+    public static final String OPACITY = "opacity";
+
+    private static final double FULL = 100;
+
     public static Parameter of(
             String name,
             String title,
@@ -65,6 +70,19 @@ public record Parameter(
     /** The amount of the treatment. */
     static Parameter amount(double rest) {
         return percent(AMOUNT, "amount", 0, 100, rest);
+    }
+
+    /**
+     * The amount of a treatment that is mixed with the untreated picture; above 100 % its change is
+     * exaggerated.
+     */
+    static Parameter strengthened() {
+        return percent(AMOUNT, "amount", 0, 2 * FULL, FULL);
+    }
+
+    /** Whether this is an amount or opacity whose default, 100 %, is below its maximum. */
+    public boolean isFullAtRest() {
+        return name.equals(OPACITY) || name.equals(AMOUNT) && rest == FULL;
     }
 
     /** This parameter as a setting: without effect by itself. */

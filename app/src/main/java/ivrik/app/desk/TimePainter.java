@@ -6,11 +6,13 @@ import ivrik.app.theme.Palette;
 import ivrik.app.widget.CanvasLines;
 import ivrik.app.widget.TextFitting;
 import ivrik.core.look.Look;
+import ivrik.core.motion.Rational;
 import ivrik.core.project.Clip;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Marker;
 import ivrik.core.project.Project;
+import ivrik.core.project.Source;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
@@ -56,12 +58,13 @@ final class TimePainter {
             boolean[] cached,
             Graph.Results graphed,
             KeyframeActions hands,
-            Map<String, Image> pictures) {
+            Map<String, Image> pictures,
+            Filmstrip filmstrip) {
         results = graphed;
         ruler(cached);
         double bottom = rows(hands);
         new BurstBand(session, scale, bottom).paint(g, p, view.face.get() == View.Face.BURST);
-        ribbons(bottom, pictures);
+        ribbons(bottom, pictures, filmstrip);
         marks(bottom);
     }
 
@@ -141,7 +144,7 @@ final class TimePainter {
     }
 
     /** Layers from the top as thin bars, and the bottom layer as a ribbon with pictures. */
-    private void ribbons(double top, Map<String, Image> pictures) {
+    private void ribbons(double top, Map<String, Image> pictures, Filmstrip filmstrip) {
         List<Layer> layers = session.project().layers();
         String selected = session.state().layer().map(Layer::id).orElse("");
         for (int i = layers.size() - 1; i >= 0; i--) {
@@ -157,7 +160,7 @@ final class TimePainter {
                 g.setFill(p.colour("raised"));
                 g.fillRect(x, y, w, h);
                 if (i == 0) {
-                    pictures(clip, pictures, x, y, w, h);
+                    pictures(clip, pictures.get(clip.source()), filmstrip, x, y, w, h);
                 }
                 boolean on = layer.id().equals(selected);
                 g.setFill(p.colour(on ? "paper" : "line"));
@@ -201,16 +204,25 @@ final class TimePainter {
         g.fillText(shown, x + 6, y + Math.min(13, h - (h < 14 ? 3 : 4)));
     }
 
+    /**
+     * Frames of a shot side by side, each from the time in its middle.
+     *
+     * @param image shown where the picture of a frame is not made yet; null if not made either
+     */
     private void pictures(
-            Clip clip, Map<String, Image> pictures, double x, double y, double w, double h) {
-        Image image = pictures.get(clip.source());
-        if (image == null) {
+            Clip clip, Image image, Filmstrip filmstrip, double x, double y, double w, double h) {
+        Source source = session.project().source(clip.source()).orElse(null);
+        if (image == null || source == null) {
             return;
         }
+        Rational rate = session.project().sequence().rate();
         double each = h * image.getWidth() / image.getHeight();
         double first = x + Math.max(0, Math.floor(-x / each)) * each;
         for (double at = first; at < Math.min(x + w, width); at += each) {
-            TextFitting.leftPart(g, image, Math.min(1, (x + w - at) / each), at, y, each, h);
+            double middle = (Math.min(at + each, x + w) + at) / 2;
+            long frame = clip.sourceFrame((long) scale.frame(middle), source, rate);
+            Image shown = filmstrip.picture(source, frame).orElse(image);
+            TextFitting.leftPart(g, shown, Math.min(1, (x + w - at) / each), at, y, each, h);
         }
     }
 

@@ -38,6 +38,7 @@ public final class TimeView extends Drawing {
     private final Session session;
     private final View view;
     private final Map<String, Image> pictures = new HashMap<>();
+    private final Filmstrip filmstrip;
     private final Line playhead = new Line();
     private final Label number = new Label();
     private final LatestTask work = new LatestTask();
@@ -53,6 +54,8 @@ public final class TimeView extends Drawing {
         this.session = session;
         this.view = view;
         this.markers = new MarkerMenu(session);
+        this.filmstrip = new Filmstrip(this::redraw, view.playing::get);
+        view.playing.addListener((o, was, is) -> filmstrip.next());
         this.hands = new KeyframeActions(session, view, this::redraw);
         this.drags = new KeyframeDrags(session, view, hands, this, this::rows);
         getStyleClass().add("desk");
@@ -122,7 +125,12 @@ public final class TimeView extends Drawing {
         }
     }
 
-    /** Shows a thumbnail of a source in the ribbon. */
+    /** The pictures of frames in the ribbon. */
+    public Filmstrip filmstrip() {
+        return filmstrip;
+    }
+
+    /** Shows a thumbnail of a source in the ribbon until the pictures of its frames are made. */
     public void showPicture(String source, Image image) {
         pictures.put(source, image);
         redraw();
@@ -134,7 +142,7 @@ public final class TimeView extends Drawing {
         if (session.project().layers().isEmpty()) {
             painter.paintEmpty();
         } else {
-            painter.paint(cached, results, hands, pictures);
+            painter.paint(cached, results, hands, pictures, filmstrip);
         }
     }
 

@@ -1,16 +1,20 @@
 package ivrik.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import ivrik.app.desk.Filmstrip;
 import ivrik.app.session.View.Face;
 import ivrik.cli.Ivrik;
 import ivrik.core.look.Burst;
 import ivrik.core.look.Burst.Direction;
 import ivrik.core.motion.Anchor;
+import ivrik.core.picture.Frame;
 import ivrik.core.picture.Size;
 import ivrik.core.project.FrameRange;
 import ivrik.core.project.Layer;
 import ivrik.core.project.Project;
+import ivrik.core.project.Source;
 import ivrik.core.sampling.Resample;
 import ivrik.core.threads.Workers;
 import ivrik.core.treatment.Grain;
@@ -25,6 +29,8 @@ import ivrik.media.encode.Quality;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelFormat;
 import javafx.scene.input.KeyCode;
 
 import org.junit.jupiter.api.Test;
@@ -51,6 +57,48 @@ class TimeStoryTest {
     private static final FrameRange ACROSS_THE_CUT = new FrameRange(94, 97);
 
     @TempDir Path folder;
+
+    @Test
+    void theRibbonShowsTheFramesThatAreThere() {
+        try (Driver d = new Driver(folder.resolve("data"))) {
+            d.importFile(DEMO.resolve("tram.webm"));
+            d.settle();
+            Source tram = Driver.on(() -> d.window.session().project().sources().getFirst());
+            Filmstrip strip = Driver.on(() -> d.window.time().filmstrip());
+            for (long frame : new long[] {0, 45, 90}) {
+                Driver.until(
+                        "frame " + frame + " is in the ribbon",
+                        () -> Driver.on(() -> strip.picture(tram, frame)).isPresent());
+            }
+            int[][] colours = new int[3][];
+            for (int i = 0; i < 3; i++) {
+                long frame = 45 * i;
+                Image image = Driver.on(() -> strip.picture(tram, frame)).orElseThrow();
+                colours[i] = new int[128 * 72];
+                image.getPixelReader()
+                        .getPixels(
+                                0,
+                                0,
+                                128,
+                                72,
+                                PixelFormat.getIntArgbInstance(),
+                                colours[i],
+                                0,
+                                128);
+            }
+            assertThat(colours[1]).isNotEqualTo(colours[0]).isNotEqualTo(colours[2]);
+            Frame frame = movieFrame(45);
+            assertThat((colours[1][64 * 72] >> 16 & 255) / 255f)
+                    .isCloseTo(frame.colour().getFirst().data()[64 * 72], within(0.02f));
+        }
+    }
+
+    /** A frame of the tram at the size of the ribbon. */
+    private static Frame movieFrame(long number) {
+        try (MovieReader movie = new MovieReader(DEMO.resolve("tram.webm"), Workers.shared())) {
+            return Resample.to(movie.frame(number), new Size(128, 72), Workers.shared());
+        }
+    }
 
     @Test
     void aBurstASwipeAndASpanAreRenderedTheSameByWindowAndCommandLine() throws IOException {

@@ -21,11 +21,13 @@ import ivrik.core.motion.Ease;
 
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.HPos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -39,6 +41,9 @@ import java.util.function.UnaryOperator;
 
 /** A dial in detail: name, value, and its links with their shares and responses. */
 final class DialCard extends VBox {
+    /** Largest number of driven values that are listed without being asked for. */
+    private static final int SHOWN = 3;
+
     private final Session session;
     private final View view;
     private final Dial dial;
@@ -63,7 +68,43 @@ final class DialCard extends VBox {
         if (dial.choices().isEmpty()) {
             getChildren().add(new DialRuler(session, view, palette, dial));
         }
-        getChildren().add(drives());
+        if (dial.links().size() > SHOWN) {
+            getChildren().add(folded());
+        } else {
+            getChildren().add(drives());
+        }
+    }
+
+    /** The number of driven values, which opens the list of these. */
+    private VBox folded() {
+        ToggleButton open =
+                Controls.toggle(
+                        "dial-values-" + dial.name(),
+                        dial.links().size() + " values",
+                        "Shows the values that the dial drives, with their shares and responses");
+        VBox values = new VBox(2, open);
+        Runnable show =
+                () -> {
+                    if (open.isSelected() && values.getChildren().size() == 1) {
+                        values.getChildren().add(drives());
+                        showers.forEach(s -> s.accept(session.state()));
+                    }
+                    Node last = values.getChildren().getLast();
+                    last.setVisible(open.isSelected() || last == open);
+                    last.setManaged(last.isVisible());
+                };
+        open.setSelected(view.openDials.contains(dial.name()));
+        open.setOnAction(
+                e -> {
+                    if (open.isSelected()) {
+                        view.openDials.add(dial.name());
+                    } else {
+                        view.openDials.remove(dial.name());
+                    }
+                    show.run();
+                });
+        show.run();
+        return values;
     }
 
     private void edit(String what, UnaryOperator<Dial> change) {

@@ -17,6 +17,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -33,16 +34,23 @@ final class DialsPart extends GridPane {
         Label head = new Label("Dials of " + look.displayName());
         head.getStyleClass().add("heading");
         add(head, 0, 0, 4, 1);
-        boolean beside =
-                look.dials().stream().allMatch(d -> shortened(d.title()).length() <= SHORT);
-        for (int i = 0; i < look.dials().size(); i++) {
-            Dial dial = look.dials().get(i);
+        List<Dial> dials = ordered(look);
+        boolean beside = dials.stream().allMatch(d -> shortened(d.title()).length() <= SHORT);
+        for (int i = 0; i < dials.size(); i++) {
+            Dial dial = dials.get(i);
             Region field = field(session, view, dial, "dial-" + dial.name(), showers);
             Label name = Controls.quiet(shortened(dial.title()));
             name.setTooltip(new javafx.scene.control.Tooltip(dial.title()));
             add(name, beside ? i % 2 * 2 : 0, 1 + (beside ? i / 2 : i));
             add(field, beside ? i % 2 * 2 + 1 : 1, 1 + (beside ? i / 2 : i));
         }
+    }
+
+    /** The dials of a look; pairs of colours are first. */
+    static List<Dial> ordered(Look look) {
+        return look.dials().stream()
+                .sorted(Comparator.comparing(d -> !FilterPairWells.fits(d)))
+                .toList();
     }
 
     /** The value of a dial. */

@@ -35,7 +35,7 @@ final class LookPart extends IncrementalBuild<State> {
                                     + " changes several numbers at once.");
             getChildren().add(hint);
         }
-        for (Dial dial : look.dials()) {
+        for (Dial dial : DialsPart.ordered(look)) {
             add(() -> new DialCard(session, view, palette, dial, look, showers));
         }
         add(() -> shutter(view));

@@ -15,6 +15,7 @@ import javafx.beans.property.StringProperty;
 import javafx.geometry.Point2D;
 import javafx.geometry.Rectangle2D;
 
+import java.util.HashSet;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
@@ -173,6 +174,9 @@ public final class View {
 
     /** Height of the desk in pixels. */
     public final DoubleProperty deskHeight = new SimpleDoubleProperty();
+
+    /** Names of the dials whose driven values are listed in the controls. */
+    public final Set<String> openDials = new HashSet<>();
 
     /** The graphed and keyframed numbers. */
     public final ObjectProperty<GraphTargets> graphed =

@@ -3,6 +3,7 @@ package ivrik.app.shell;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ivrik.app.session.View.Face;
+import ivrik.core.look.BuiltInLooks;
 import ivrik.core.look.Dial;
 import ivrik.core.look.Look;
 import ivrik.core.look.Section;
@@ -58,6 +59,26 @@ class DialWindowTest {
     private void put() {
         d.fromMenu("red-x", "Add all channels to new dial");
         d.settle();
+    }
+
+    @Test
+    void thePairOfColoursIsFirstAndManyDrivenValuesAreFolded() {
+        Driver.run(() -> d.window.session().editLook("Look", l -> BuiltInLooks.named("anaglyph")));
+        Driver.run(() -> d.window.view().face.set(Face.LOOK));
+        d.settle();
+        Driver.until("the controls are built", () -> d.look("#dial-values-depth") != null);
+        assertThat(d.look("#dial-share-depth-0")).isNull();
+        double pair = top("#dial-pair");
+        assertThat(pair).isLessThan(top("#dial-depth"));
+        d.click("#dial-values-depth");
+        d.settle();
+        assertThat(d.find("#dial-share-depth-0").isVisible()).isTrue();
+        d.click("#dial-values-depth");
+        assertThat(d.find("#dial-share-depth-0").getParent().isVisible()).isFalse();
+    }
+
+    private double top(String node) {
+        return Driver.on(() -> d.find(node).localToScene(0, 0).getY());
     }
 
     @Test

@@ -196,7 +196,7 @@ final class BurstPart extends IncrementalBuild<Burst> {
                         "tied",
                         "Tied bursts of this layer that have one anchor keep one length, also in"
                                 + " other looks");
-        tied.setOnAction(e -> edit("Tie burst", b -> b.withTied(tied.isSelected())));
+        tied.setOnAction(e -> edit("Tie or untie burst", b -> b.withTied(tied.isSelected())));
         showers.add(b -> tied.setSelected(b.tied()));
         return tied;
     }

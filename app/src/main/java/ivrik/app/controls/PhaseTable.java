@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
+import java.util.function.Function;
 
 /** The phases of a burst as a table: frames, strength, and the amount in each driven channel. */
 final class PhaseTable extends GridPane {
@@ -174,7 +175,7 @@ final class PhaseTable extends GridPane {
             String part,
             NumberField.Spec spec,
             String help,
-            java.util.function.Function<Burst, Optional<? extends Number>> read,
+            Function<Burst, Optional<? extends Number>> read,
             BiFunction<Burst, Double, Burst> set) {
         NumberField field =
                 LookNumber.field(

@@ -46,7 +46,12 @@ public final class Filmstrip {
     private final Runnable changed;
     private final BooleanSupplier pauses;
     private Maker maker;
-    private boolean isMaking;
+
+    /** The picture that is being made; null if none. */
+    private Wanted making;
+
+    /** Whether the picture that is being made is to be discarded. */
+    private boolean isStale;
 
     /** Makes a picture, off the interface thread; the image is created on the interface thread. */
     public interface Maker {
@@ -76,14 +81,17 @@ public final class Filmstrip {
     public void forget() {
         pictures.clear();
         waiting.clear();
+        isStale = making != null;
     }
 
     /** The picture of a source nearest to a frame; empty until it is made. */
     public Optional<Image> picture(Source source, long frame) {
         long apart = Math.max(1, source.frames() / PICTURES);
         Key key = new Key(source.id(), source.path(), frame / apart * apart);
-        if (!pictures.containsKey(key) && waiting.stream().noneMatch(w -> w.key.equals(key))) {
-            waiting.addFirst(new Wanted(key, source));
+        Wanted wanted = new Wanted(key, source);
+        boolean isAsked = wanted.equals(making) && !isStale || waiting.contains(wanted);
+        if (!pictures.containsKey(key) && !isAsked) {
+            waiting.addFirst(wanted);
             if (waiting.size() > MAX_WAITING) {
                 waiting.removeLast();
             }
@@ -94,24 +102,28 @@ public final class Filmstrip {
 
     /** Makes the next picture unless one is being made. */
     void next() {
-        if (maker == null || isMaking || waiting.isEmpty() || pauses.getAsBoolean()) {
+        if (maker == null || making != null || waiting.isEmpty() || pauses.getAsBoolean()) {
             return;
         }
-        isMaking = true;
         Wanted wanted = waiting.removeFirst();
+        making = wanted;
         Maker now = maker;
         Threads.start(
                 "ivrik-filmstrip",
                 () -> {
                     Supplier<Image> made = made(now, wanted);
-                    Platform.runLater(
-                            () -> {
-                                isMaking = false;
-                                pictures.put(wanted.key, made.get());
-                                changed.run();
-                                next();
-                            });
+                    Platform.runLater(() -> finished(wanted.key, made));
                 });
+    }
+
+    private void finished(Key key, Supplier<Image> made) {
+        if (!isStale) {
+            pictures.put(key, made.get());
+        }
+        making = null;
+        isStale = false;
+        changed.run();
+        next();
     }
 
     /** A picture; none if the frame cannot be read, so that it is not tried again. */

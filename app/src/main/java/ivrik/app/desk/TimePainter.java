@@ -220,7 +220,7 @@ final class TimePainter {
         double first = x + Math.max(0, Math.floor(-x / each)) * each;
         for (double at = first; at < Math.min(x + w, width); at += each) {
             double middle = (Math.min(at + each, x + w) + at) / 2;
-            long frame = clip.sourceFrame((long) scale.frame(middle), source, rate);
+            long frame = clip.sourceFrame(scale.frame(middle), source, rate);
             Image shown = filmstrip.picture(source, frame).orElse(image);
             TextFitting.leftPart(g, shown, Math.min(1, (x + w - at) / each), at, y, each, h);
         }

@@ -43,20 +43,29 @@ public record ChannelCopy(Look look, int channel) {
         return look.steps(Section.CHANNELS);
     }
 
-    /** Whether a treatment of the copied channel corresponds to a step. */
-    public boolean has(Step step) {
-        return !step.isWhole()
-                && ownSteps().stream().anyMatch(s -> s.treatment().equals(step.treatment()));
+    /** The copied treatment that corresponds to a step. */
+    private Optional<Step> counterpart(Step step) {
+        return look.steps().stream()
+                .filter(s -> s.treatment().equals(step.treatment()))
+                .filter(s -> s.isWhole() == step.isWhole())
+                .findFirst();
     }
 
-    /** A look in which a channel has the copied settings of one treatment, and its shares of dials. */
+    /** Whether a copied treatment corresponds to a step. */
+    public boolean has(Step step) {
+        return counterpart(step).isPresent();
+    }
+
+    /**
+     * A look in which a channel has the copied settings of one treatment, and its shares of dials. A treatment
+     * of the whole picture takes its settings only.
+     */
     public Look pastedInto(Look to, String id, int toChannel) {
         Step there = to.step(id).orElseThrow();
-        return ownSteps().stream()
-                .filter(s -> s.treatment().equals(there.treatment()))
-                .findFirst()
-                .map(s -> withDials(with(to, s, id, toChannel), Map.of(s.id(), id), toChannel))
-                .orElse(to);
+        Step own = counterpart(there).orElse(there);
+        return there.isWhole()
+                ? to.withSettings(id, 0, a -> own.settings(0))
+                : withDials(with(to, own, id, toChannel), Map.of(own.id(), id), toChannel);
     }
 
     /**
@@ -88,7 +97,7 @@ public record ChannelCopy(Look look, int channel) {
     }
 
     private Look with(Look to, Step own, String id, int toChannel) {
-        return to.withSettings(id, toChannel, a -> own.channels().get(channel));
+        return to.withSettings(id, toChannel, a -> own.settings(channel));
     }
 
     /** A look whose dials drive the pasted channel as they drove the copied one. */

@@ -67,7 +67,7 @@ final class MotionBlur {
      * @param scale rendered pixels per sequence pixel
      */
     private static int count(int planned, double scale) {
-        int apart = (int) Math.clamp((long) (1 / scale), 1, Math.max(1, planned / FEW));
+        int apart = Math.clamp((long) (1 / scale), 1, Math.max(1, planned / FEW));
         return Math.ceilDiv(planned, apart);
     }
 

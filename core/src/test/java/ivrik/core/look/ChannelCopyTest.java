@@ -76,6 +76,19 @@ class ChannelCopyTest {
     }
 
     @Test
+    void aTreatmentOfTheWholePictureIsPastedIntoItsCounterpart() {
+        Look film = BuiltInLooks.named("film-print");
+        Step whole = film.steps().stream().filter(Step::isWhole).findFirst().orElseThrow();
+        String number = whole.settings(0).values().keySet().iterator().next();
+        Look set = film.withSettings(whole.id(), 0, a -> a.with(number, Value.of(0.5)));
+        ChannelCopy copy = ChannelCopy.of(set, 0, "layer/look-1");
+        assertThat(copy.has(whole)).isTrue();
+        Look pasted = copy.pastedInto(film, whole.id(), 2);
+        assertThat(pasted.step(whole.id()).get().settings(0).value(number))
+                .isEqualTo(Value.of(0.5));
+    }
+
+    @Test
     void aCopiedLookMovesAlikeOnAnotherLayerAndAfterSaving() {
         Look copied = ChannelCopy.withOrigins(SHAKING, "layer/look-1");
         movesAlike(copied, 0, "other/look-2");

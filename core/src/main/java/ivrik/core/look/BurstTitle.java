@@ -77,7 +77,7 @@ public final class BurstTitle {
         // clockwise where y points down, as in BurstEvaluator
         double across = turned.xx() * x + turned.yx() * y;
         double down = turned.xy() * x + turned.yy() * y;
-        double least = SMALL * Math.hypot(across, down);
+        double least = SMALL * Math.sqrt(across * across + down * down);
         return Math.abs(down) <= least
                 ? List.of(pair.x())
                 : Math.abs(across) <= least ? List.of(pair.y()) : List.of(pair.x(), pair.y());

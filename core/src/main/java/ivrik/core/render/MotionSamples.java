@@ -50,7 +50,7 @@ final class MotionSamples {
         for (int corner = 0; corner < 4; corner++) {
             double x = (corner % 2 - 0.5) * size.width();
             double y = (corner / 2 - 0.5) * size.height();
-            most = Math.max(most, Math.hypot(x(a, x, y) - x(b, x, y), y(a, x, y) - y(b, x, y)));
+            most = Math.max(most, length(x(a, x, y) - x(b, x, y), y(a, x, y) - y(b, x, y)));
         }
         return most;
     }
@@ -124,8 +124,13 @@ final class MotionSamples {
     private static double distance(double[] a, double[] b) {
         double most = 0;
         for (int i = 0; i < a.length; i += 2) {
-            most = Math.max(most, Math.hypot(a[i] - b[i], a[i + 1] - b[i + 1]));
+            most = Math.max(most, length(a[i] - b[i], a[i + 1] - b[i + 1]));
         }
         return most;
+    }
+
+    /** Length of a vector; the same on every machine, unlike {@link Math#hypot}. */
+    private static double length(double x, double y) {
+        return Math.sqrt(x * x + y * y);
     }
 }

@@ -112,7 +112,8 @@ class DialTargetsTest {
         Parameter range = Targets.range(look(), target).orElseThrow();
         double now = Targets.value(look(), target).orElseThrow().rest();
         double by = Math.min(3, (range.max() - range.min()) / 3);
-        return now + by <= range.max() ? by : -by;
+        double most = range.isFullAtRest() ? Math.max(range.rest(), now) : range.max();
+        return now + by <= most ? by : -by;
     }
 
     @ParameterizedTest

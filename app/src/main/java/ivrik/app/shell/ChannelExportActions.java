@@ -9,6 +9,7 @@ import ivrik.app.sheet.Sheets.Choice;
 import ivrik.app.widget.Controls;
 import ivrik.app.widget.NumberField;
 import ivrik.core.project.FrameRange;
+import ivrik.core.project.Project;
 import ivrik.core.project.StillProject;
 import ivrik.core.threads.Workers;
 import ivrik.media.encode.ChannelExport;
@@ -39,11 +40,15 @@ final class ChannelExportActions {
         this.chooser = chooser;
     }
 
-    /** Asks for the frames, the format and the folder; of a still, the present frame is the default. */
+    /**
+     * Asks for the frames, the format and the folder. The play range is the default; of a still without one,
+     * the present frame.
+     */
     void ask() {
-        boolean isStill = StillProject.is(session.project());
+        Project project = session.project();
+        boolean isStill = StillProject.is(project) && project.playRange().isEmpty();
         long here = view.frame.get();
-        FrameRange range = isStill ? new FrameRange(here, here) : session.project().played();
+        FrameRange range = isStill ? new FrameRange(here, here) : project.played();
         NumberField from = frame("channels-from", "First frame", range.first());
         NumberField to = frame("channels-to", "Last frame", range.last());
         List<Choice> choices = new ArrayList<>();

@@ -3,6 +3,8 @@ package ivrik.core.look;
 import ivrik.core.look.ChannelSettings.RandomOrigin;
 import ivrik.core.look.Dial.Link;
 import ivrik.core.look.Target.OfChannel;
+import ivrik.core.motion.Jitter;
+import ivrik.core.treatment.Trait;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -32,11 +34,29 @@ public record ChannelCopy(Look look, int channel) {
             Step there = step;
             for (int i = 0; i < step.channels().size(); i++) {
                 RandomOrigin origin = new RandomOrigin(place, step.id(), i);
-                there = there.withChannel(i, a -> a.origin().isPresent() ? a : a.from(origin));
+                boolean isOwn = step.channels().get(i).origin().isEmpty();
+                if (isOwn && isRandom(look, step, i)) {
+                    there = there.withChannel(i, a -> a.from(origin));
+                }
             }
             steps.add(there);
         }
         return look.withSteps(steps);
+    }
+
+    /** Whether a step draws random numbers in a channel. */
+    private static boolean isRandom(Look look, Step step, int channel) {
+        ChannelSettings settings = step.channels().get(channel);
+        return step.kind().description().is(Trait.LIVE)
+                || !settings.jitter().equals(Jitter.NONE)
+                || !settings.jitters().isEmpty()
+                || look.dials().stream()
+                        .flatMap(d -> d.links().stream())
+                        .map(Link::target)
+                        .anyMatch(t -> t instanceof OfChannel && t.stepId().equals(step.id()))
+                || look.bursts().stream()
+                        .flatMap(b -> b.drives().stream())
+                        .anyMatch(d -> d.target().stepId().equals(step.id()));
     }
 
     private List<Step> ownSteps() {

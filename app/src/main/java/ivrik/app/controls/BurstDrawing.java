@@ -81,7 +81,7 @@ final class BurstDrawing extends Drawing {
         TooltipText.install(
                 this,
                 () ->
-                        "Drag the top of a phase to change its strength, Alt: by 1 %\n"
+                        "Drag the top of a phase to change its strength; with Alt in steps of 1 %\n"
                                 + "Drag its outer side to change its length\n"
                                 + "Double-click splits a phase, right-click deletes it");
     }
@@ -182,7 +182,7 @@ final class BurstDrawing extends Drawing {
         g.setTextAlign(TextAlignment.LEFT);
     }
 
-    /** The handle at a point; null if there is none. */
+    /** The handle under a point; null outside all phases. */
     private Handle at(double x, double y) {
         for (Bar bar : bars()) {
             boolean isBelowTop = Math.abs(y - base()) < Math.abs(y(bar.strength) - base()) - GRIP;
@@ -254,7 +254,7 @@ final class BurstDrawing extends Drawing {
             held = null;
         } else {
             before = peakEnvelope;
-            gesture = session.gesture("Phase of a burst");
+            gesture = session.gesture("Edit phase");
         }
     }
 

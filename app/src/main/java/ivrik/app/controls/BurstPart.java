@@ -194,8 +194,8 @@ final class BurstPart extends IncrementalBuild<Burst> {
                 Controls.toggle(
                         "burst-tied",
                         "tied",
-                        "Tied bursts of this layer that have one anchor keep one length, also in"
-                                + " other looks");
+                        "Keeps the length of the other tied bursts of this layer with the same"
+                                + " anchor, also in other looks");
         tied.setOnAction(e -> edit("Tie or untie burst", b -> b.withTied(tied.isSelected())));
         showers.add(b -> tied.setSelected(b.tied()));
         return tied;

@@ -112,8 +112,7 @@ final class PhaseTable extends GridPane {
                 row,
                 "strength",
                 new NumberField.Spec("", -most, most, PER_CENT, 1, 0, false),
-                "Strength of the phase, in per cent of the peak; its channels keep their"
-                        + " proportion",
+                "Strength of the phase, in % of the peak; its channels keep their" + " proportion",
                 e -> PER_CENT * BurstPhases.strength(e, row),
                 (e, to) -> BurstPhases.withStrength(e, row, to / PER_CENT));
     }
@@ -183,7 +182,7 @@ final class PhaseTable extends GridPane {
                         spec,
                         help,
                         session,
-                        "Phase of a burst",
+                        "Edit phase",
                         to -> look -> look.withBurst(id, b -> set.apply(b, to)));
         setHalignment(field, HPos.RIGHT);
         showers.add(b -> read.apply(b).ifPresent(v -> field.show(v.doubleValue())));

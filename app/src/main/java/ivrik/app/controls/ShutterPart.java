@@ -57,7 +57,7 @@ final class ShutterPart extends VBox {
                         "shutter-samples",
                         new NumberField.Spec(
                                 "", 2, Shutter.MAX_SAMPLES, Shutter.OFF.samples(), 1, 0, false),
-                        "Least number of motion blur samples per frame. A fast movement gets one"
+                        "Minimum number of motion blur samples per frame. A fast movement gets one"
                                 + " per pixel, up to "
                                 + Shutter.MOST_SAMPLES
                                 + "; render time grows in proportion",

@@ -17,8 +17,8 @@ public final class KeyList {
                     new Entry("Bypass while held", "W"),
                     new Entry("Show the snapshot while held", "H"),
                     new Entry("Open the next number while typing", "Tab"),
-                    new Entry("Leave a number or text", "Enter"),
-                    new Entry("Restore the former value or text", "Esc"));
+                    new Entry("Finish typing", "Enter"),
+                    new Entry("Cancel typing", "Esc"));
 
     private KeyList() {}
 

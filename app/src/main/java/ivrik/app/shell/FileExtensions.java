@@ -1,5 +1,7 @@
 package ivrik.app.shell;
 
+import ivrik.app.session.OwnLooks;
+import ivrik.app.session.View;
 import ivrik.app.sheet.Sheets;
 import ivrik.app.sheet.Sheets.Choice;
 
@@ -23,6 +25,29 @@ final class FileExtensions {
      */
     static boolean isTaken(Path chosen, Path file) {
         return !file.equals(chosen) && Files.exists(file);
+    }
+
+    /**
+     * Writes a file off the interface thread and then says so. Asks first if adding the extension gave the name
+     * of an existing file.
+     *
+     * @param chosen the chosen file
+     * @param file the file with its extension
+     * @param writer writes the file
+     */
+    static void save(
+            Path chosen, Path file, Sheets sheets, OwnLooks own, View view, Consumer<Path> writer) {
+        unlessTaken(
+                chosen,
+                file,
+                sheets,
+                to ->
+                        own.work(
+                                () -> {
+                                    writer.accept(to);
+                                    return to;
+                                },
+                                saved -> view.notice.set("Saved: " + saved)));
     }
 
     /**

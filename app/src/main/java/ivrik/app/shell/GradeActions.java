@@ -99,16 +99,7 @@ final class GradeActions {
                 GradeFile.isDecisions(chosen)
                         ? chosen
                         : FileExtensions.with(chosen, Chooser.Saved.TABLE.ending());
-        FileExtensions.unlessTaken(
-                chosen,
-                file,
-                sheets,
-                to ->
-                        own.work(
-                                () -> {
-                                    GradeFile.write(look, to, POINTS, frame);
-                                    return to;
-                                },
-                                written -> view.notice.set("Saved: " + written)));
+        FileExtensions.save(
+                chosen, file, sheets, own, view, to -> GradeFile.write(look, to, POINTS, frame));
     }
 }

@@ -42,16 +42,6 @@ final class KeyActions {
             return;
         }
         Path file = FileExtensions.with(chosen, Chooser.Saved.KEYS.ending());
-        FileExtensions.unlessTaken(
-                chosen,
-                file,
-                sheets,
-                to ->
-                        own.work(
-                                () -> {
-                                    SafeFile.write(to, page);
-                                    return to;
-                                },
-                                saved -> view.notice.set("Saved: " + saved)));
+        FileExtensions.save(chosen, file, sheets, own, view, to -> SafeFile.write(to, page));
     }
 }

@@ -283,7 +283,7 @@ class JobsTest extends InAWindow {
         done("glitch over a cut", 12);
     }
 
-    /** Three uneven phases on each side of a cut, of which only the mild one is toned down then. */
+    /** A burst has three uneven phases on each side of a cut. Then only the mildest phase is weakened. */
     @Test
     void aTransitionWithUnevenPhases() {
         drop(still("a"), still("b"));

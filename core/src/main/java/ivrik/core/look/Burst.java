@@ -78,7 +78,7 @@ public record Burst(
     }
 
     /**
-     * This burst with other lengths, of which the peak is not changed.
+     * This burst with other lengths before and after the anchor. The length of the peak stays.
      *
      * @param before {@link #framesBefore}
      * @param after {@link #framesAfter}

@@ -147,7 +147,7 @@ public final class BurstPhases {
         return burst.withEnvelope(((PeakEnvelope) burst.envelope()).each(change));
     }
 
-    /** A phase with another share of one channel; its strength becomes that of the strongest channel. */
+    /** Sets the share of one channel. The strength of the phase becomes the share of the strongest channel. */
     private static Phase own(Burst burst, Phase phase, int channel, double share) {
         Map<Integer, Double> shares = new HashMap<>();
         driven(burst).forEach(c -> shares.put(c, phase.strength(c)));

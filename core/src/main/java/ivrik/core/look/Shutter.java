@@ -14,7 +14,7 @@ import java.util.stream.LongStream;
  *
  * @param angleDegrees 360 is the duration of a frame; 0 is no blur
  * @param phaseDegrees start of the exposure relative to the frame
- * @param samples least number of instants per exposure; a fast movement gets more
+ * @param samples minimum number of instants per exposure; a fast movement gets more
  */
 @RecordBuilder
 public record Shutter(Value angleDegrees, double phaseDegrees, int samples)

@@ -147,7 +147,7 @@ public final class LookPlanner {
     /**
      * The instants of the shutter; empty if there is no motion blur.
      *
-     * @param atLeast least number of instants, besides that of the shutter
+     * @param atLeast minimum number of instants; the shutter has a minimum of its own
      */
     List<Instant> open(int atLeast) {
         double angle =
@@ -160,7 +160,7 @@ public final class LookPlanner {
      * The plan with motion blur.
      *
      * @param size size of the sequence
-     * @param atLeast least number of motion blur samples
+     * @param atLeast minimum number of motion blur samples
      */
     LookPlan exposed(
             ColourSpace colour, Elsewhere elsewhere, double overscan, Size size, int atLeast) {
